@@ -1,0 +1,218 @@
+package dipstick.command;
+
+import dipstick.core.criteria.CriteriaReader;
+import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.CriteriaSource;
+import dipstick.core.criteria.InvalidCriteria;
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.ListMember;
+import dipstick.core.evaluate.Reading;
+import dipstick.core.export.ReadingExport;
+import dipstick.core.population.RecordFiles;
+import dipstick.core.records.Fields;
+import dipstick.core.records.RowProblem;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.MalformedInputException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+/** {@code ./dipstick evaluate}: evaluates a criteria set over two CSV files. */
+@Command(
+        name = "evaluate",
+        mixinStandardHelpOptions = true,
+        sortOptions = false,
+        description = "Evaluates a criteria set over a file of people and a file of events.")
+public final class Evaluate implements Callable<Integer> {
+    private static final int RAN = 0;
+    private static final int BAD_INPUT = 2;
+
+    private final PrintStream out;
+    private final PrintStream err;
+
+    @Option(names = "--people", required = true, paramLabel = "FILE", description = "People, as CSV.")
+    private Path people = Path.of("");
+
+    @Option(names = "--events", required = true, paramLabel = "FILE", description = "Event records, as CSV.")
+    private Path events = Path.of("");
+
+    @Option(
+            names = "--criteria",
+            required = true,
+            paramLabel = "FILE",
+            description = "The criteria set to evaluate; given again, sets that it may name as members.")
+    private List<Path> criteria = List.of();
+
+    @Option(names = "--as-of", paramLabel = "DAY", description = "The as-of date; by default today in the zone.")
+    private Optional<LocalDate> asOf = Optional.empty();
+
+    @Option(names = "--zone", paramLabel = "ZONE", description = "The practice's time zone; by default this machine's.")
+    private ZoneId zone = ZoneId.systemDefault();
+
+    @Option(
+            names = "--dial",
+            paramLabel = "NAME=VALUE",
+            description = "Turns a dial of the criteria set; several texts are separated by semicolons.")
+    private Map<String, String> dials = new LinkedHashMap<>();
+
+    @Option(names = "--format", paramLabel = "csv|json", description = "The form of the answer; by default csv.")
+    private Format format = Format.csv;
+
+    @Option(names = "--out", paramLabel = "FILE", description = "Where the answer goes; by default standard output.")
+    private Optional<Path> file = Optional.empty();
+
+    enum Format {
+        csv,
+        json
+    }
+
+    Evaluate(PrintStream out, PrintStream err) {
+        this.out = out;
+        this.err = err;
+    }
+
+    public static void main(String[] arguments) {
+        PrintStream out = new PrintStream(System.out, true, StandardCharsets.UTF_8);
+        PrintStream err = new PrintStream(System.err, true, StandardCharsets.UTF_8);
+        System.exit(run(out, err, arguments));
+    }
+
+    static int run(PrintStream out, PrintStream err, String... arguments) {
+        return new CommandLine(new Evaluate(out, err))
+                .setErr(new java.io.PrintWriter(err, true))
+                .setOut(new java.io.PrintWriter(out, true))
+                .setCaseInsensitiveEnumValuesAllowed(true)
+                .execute(arguments);
+    }
+
+    @Override
+    public Integer call() {
+        List<String> problems = new ArrayList<>();
+        Optional<RecordFiles.Loaded> loaded = load(problems);
+        Fields fields = loaded.map(files -> files.population().personFields()).orElse(Fields.PERSON);
+        Optional<CriteriaSet> set = readCriteria(fields, problems);
+        if (!problems.isEmpty()) {
+            problems.forEach(err::println);
+            return BAD_INPUT;
+        }
+        return answer(loaded.orElseThrow(), set.orElseThrow());
+    }
+
+    private Optional<RecordFiles.Loaded> load(List<String> problems) {
+        boolean there = isThere(people, problems);
+        if (!isThere(events, problems) || !there) {
+            return Optional.empty();
+        }
+        try {
+            RecordFiles.Loaded loaded = RecordFiles.load(people, events, zone);
+            loaded.peopleProblems().forEach(problem -> problems.add(inFile(people, problem)));
+            loaded.eventProblems().forEach(problem -> problems.add(inFile(events, problem)));
+            return Optional.of(loaded);
+        } catch (IOException unreadable) {
+            problems.add("The records cannot be read: " + unreadable.getMessage());
+            return Optional.empty();
+        }
+    }
+
+    private static boolean isThere(Path path, List<String> problems) {
+        boolean there = Files.isReadable(path) && !Files.isDirectory(path);
+        if (!there) {
+            problems.add(path + ": there is no such file, or it may not be read.");
+        }
+        return there;
+    }
+
+    private static String inFile(Path path, RowProblem problem) {
+        String column = problem.column().isEmpty() ? "" : problem.column() + ": ";
+        return path + ":" + problem.line() + ": " + column + problem.reason();
+    }
+
+    private Optional<CriteriaSet> readCriteria(Fields fields, List<String> problems) {
+        List<CriteriaSource> sources = new ArrayList<>();
+        for (Path path : criteria) {
+            source(path, problems).ifPresent(sources::add);
+        }
+        if (sources.size() < criteria.size()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(CriteriaReader.read(sources, dials, fields, zone));
+        } catch (InvalidCriteria invalid) {
+            say(invalid, problems);
+            return Optional.empty();
+        }
+    }
+
+    private static Optional<CriteriaSource> source(Path path, List<String> problems) {
+        try {
+            return Optional.of(CriteriaSource.parse(path.toString(), Files.readString(path)));
+        } catch (InvalidCriteria invalid) {
+            say(invalid, problems);
+        } catch (NoSuchFileException missing) {
+            problems.add(path + ": there is no such file.");
+        } catch (MalformedInputException notText) {
+            problems.add(path + ": this is not text in UTF-8.");
+        } catch (IOException unreadable) {
+            problems.add(path + ": it cannot be read: " + unreadable.getMessage());
+        }
+        return Optional.empty();
+    }
+
+    private static void say(InvalidCriteria invalid, List<String> problems) {
+        invalid.problems()
+                .forEach((file, found) -> found.forEach(problem -> {
+                    String spot = problem.pointer().isEmpty() ? "(whole document)" : problem.pointer();
+                    problems.add(file + ": " + spot + ": " + problem.message());
+                }));
+    }
+
+    private int answer(RecordFiles.Loaded loaded, CriteriaSet set) {
+        Evaluator evaluator = new Evaluator(loaded.population(), asOf.orElseGet(() -> LocalDate.now(zone)));
+        Reading reading = evaluator.read(set);
+        List<ListMember> members = evaluator.members(reading);
+        String text = switch (format) {
+            case csv -> ReadingExport.csv(reading, members);
+            case json -> ReadingExport.json(reading, members, zone).toPrettyString() + "\n";
+        };
+        if (!write(text)) {
+            return BAD_INPUT;
+        }
+        if (loaded.eventsOfUnknownPeople() > 0) {
+            err.println("Passed over " + loaded.eventsOfUnknownPeople() + " events of people who are not in " + people
+                    + ".");
+        }
+        return RAN;
+    }
+
+    private boolean write(String text) {
+        if (file.isEmpty()) {
+            out.print(text);
+            out.flush();
+            return true;
+        }
+        Path target = file.get().toAbsolutePath();
+        try {
+            Path whole = Files.createTempFile(target.getParent(), ".dipstick", ".part");
+            Files.writeString(whole, text);
+            Files.move(whole, target, StandardCopyOption.REPLACE_EXISTING);
+            return true;
+        } catch (IOException refused) {
+            err.println(target + ": it cannot be written: " + refused.getMessage());
+            return false;
+        }
+    }
+}

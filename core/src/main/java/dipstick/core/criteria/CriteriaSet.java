@@ -1,0 +1,44 @@
+package dipstick.core.criteria;
+
+import java.util.List;
+import java.util.Optional;
+
+/** The saved definition: whom to include, whom to exempt, and what should be on record (criteria.md section 4). */
+public record CriteriaSet(
+        String id,
+        String name,
+        String purpose,
+        Population population,
+        List<Dial> dials,
+        List<TermSet> termSets,
+        List<Roster> rosters,
+        List<Criterion> include,
+        List<Criterion> exclude,
+        Optional<ShouldHave> shouldHave,
+        List<Band> bands,
+        List<String> show,
+        List<Order> order) {
+    public CriteriaSet {
+        dials = List.copyOf(dials);
+        termSets = List.copyOf(termSets);
+        rosters = List.copyOf(rosters);
+        include = List.copyOf(include);
+        exclude = List.copyOf(exclude);
+        bands = List.copyOf(bands);
+        show = List.copyOf(show);
+        order = List.copyOf(order);
+    }
+
+    /** Who is looked at in the first place. */
+    public enum Population {
+        LIVING,
+        EVERYONE
+    }
+
+    public record Order(String by, boolean descending) {}
+
+    /** What should be on record, where any of it is switched on. */
+    public Optional<ShouldHave> shouldHaveInForce() {
+        return shouldHave.filter(should -> should.of().stream().anyMatch(criterion -> !criterion.off()));
+    }
+}

@@ -1,0 +1,199 @@
+package dipstick.core.evaluate;
+
+import dipstick.core.Outcome;
+import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.Criterion;
+import dipstick.core.criteria.ShouldHave;
+import dipstick.core.criteria.Test;
+import dipstick.core.population.Codes;
+import dipstick.core.population.Column;
+import dipstick.core.population.Population;
+import dipstick.core.time.DateRange;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Answers tests and criteria sets over one population as of one day. Keeps the answers of tests, so that asking again
+ * after an edit computes what changed. Safe for use by several threads.
+ */
+public final class Evaluator {
+    private final Seen seen;
+    private final int people;
+    private final AnswerCache answers = new AnswerCache();
+
+    public Evaluator(Population population, LocalDate asOf) {
+        this.seen = Seen.from(population, asOf);
+        this.people = population.size();
+    }
+
+    Seen seen() {
+        return seen;
+    }
+
+    /** Everybody's answer to a test (criteria.md section 3). */
+    public Answer answer(Test test) {
+        return switch (test) {
+            case Test.All all -> all.of().stream().map(this::answer).reduce(Answer.everybody(people), Answer::and);
+            case Test.Any any -> any.of().stream().map(this::answer).reduce(Answer.nobody(), Answer::or);
+            case Test.Not not -> answer(not.of()).not(people);
+            case Test.AtLeast some ->
+                Answer.atLeast(
+                        some.count(), some.of().stream().map(this::answer).toList(), people);
+            case Test.OfField field -> answers.get(field, () -> ofField(field));
+            case Test.Age age -> answers.get(age, () -> ofAge(age));
+            case Test.Events events ->
+                answers.get(
+                        events,
+                        () -> EventKernel.ofEverybody(
+                                events.events(), new Counting(events.count(), events.per(), seen), seen));
+            case Test.Pick pick ->
+                answers.get(
+                        pick,
+                        () -> EventKernel.ofEverybody(pick.events(), new Picking(pick.end(), pick.is(), seen), seen));
+            case Test.Sequence sequence ->
+                answers.get(
+                        sequence,
+                        () -> EventKernel.ofEverybody(sequence.anchor(), new Following(sequence, seen), seen));
+            case Test.Member member -> answers.get(member, () -> ofMember(member));
+            case Test.InRoster roster -> answers.get(roster, () -> RosterMatcher.ofEverybody(roster.roster(), seen));
+        };
+    }
+
+    /** The whole answer of a criteria set (criteria.md section 4). */
+    public Reading read(CriteriaSet set) {
+        BitSet inside = population(set);
+        List<Level> levels = new ArrayList<>();
+        Answer eligible = eligible(set, inside, levels);
+        Optional<ShouldHave> shouldHave = set.shouldHaveInForce();
+        Answer has = shouldHave.map(should -> has(should, inside, levels)).orElse(Answer.nobody());
+        Answer list = shouldHave.isPresent() ? eligible.and(has.not(people)) : eligible;
+        return new Reading(
+                set,
+                seen.asOf(),
+                seen.population(),
+                inside,
+                people - inside.cardinality(),
+                levels,
+                eligible,
+                has,
+                list);
+    }
+
+    /** Everybody on the list or to check, with due dates and bands, in the order of their numbers. */
+    public List<ListMember> members(Reading reading) {
+        return new ListMembers(this, reading.set()).of(reading.list());
+    }
+
+    /** When what should be on record lapses, for somebody who is or may be eligible. */
+    public Due dueOf(CriteriaSet set, int person) {
+        return set.shouldHaveInForce()
+                .flatMap(should -> DueDates.of(should, seen))
+                .map(dates -> dates.of(person))
+                .orElse(new Due.None());
+    }
+
+    private BitSet population(CriteriaSet set) {
+        BitSet inside = new BitSet(people);
+        inside.set(0, people);
+        if (set.population() == CriteriaSet.Population.LIVING) {
+            inside.andNot(deceased());
+        }
+        return inside;
+    }
+
+    private BitSet deceased() {
+        Column.OfText status = seen.population().status();
+        int word = status.codeOf().getOrDefault("deceased", Codes.MISSING);
+        Column.OfDate on = seen.population().deceasedOn();
+        BitSet deceased = new BitSet(people);
+        for (int person = 0; person < people; person++) {
+            int day = on.codes().get(person);
+            boolean byStatus = word != Codes.MISSING && status.codes().get(person) == word;
+            boolean byDay = day != Codes.MISSING && on.days().get(day).first() <= seen.today();
+            deceased.set(person, byStatus || byDay);
+        }
+        return deceased;
+    }
+
+    private Answer eligible(CriteriaSet set, BitSet inside, List<Level> levels) {
+        Answer left = new Answer((BitSet) inside.clone(), new BitSet());
+        for (Criterion criterion : set.include()) {
+            if (!criterion.off()) {
+                Answer alone = answer(criterion.test()).within(inside);
+                left = left.and(settled(criterion, alone));
+                levels.add(new Level(Level.Section.INCLUDE, criterion, alone, Optional.of(left)));
+            }
+        }
+        for (Criterion criterion : set.exclude()) {
+            if (!criterion.off()) {
+                Answer alone = answer(criterion.test()).within(inside);
+                left = left.and(settled(criterion, alone).not(people));
+                levels.add(new Level(Level.Section.EXCLUDE, criterion, alone, Optional.of(left)));
+            }
+        }
+        return left;
+    }
+
+    private Answer has(ShouldHave shouldHave, BitSet inside, List<Level> levels) {
+        List<Answer> each = new ArrayList<>();
+        for (Criterion criterion : shouldHave.of()) {
+            if (!criterion.off()) {
+                Answer alone = answer(criterion.test()).within(inside);
+                each.add(settled(criterion, alone));
+                levels.add(new Level(Level.Section.SHOULD_HAVE, criterion, alone, Optional.empty()));
+            }
+        }
+        Answer has = switch (shouldHave.rule()) {
+            case ShouldHave.Rule.Any any -> each.stream().reduce(Answer.nobody(), Answer::or);
+            case ShouldHave.Rule.All all -> each.stream().reduce(Answer.everybody(people), Answer::and);
+            case ShouldHave.Rule.AtLeast(int count) -> Answer.atLeast(count, each, people);
+        };
+        return has.within(inside);
+    }
+
+    /** The answer with what {@code unsure} makes of can't tell. */
+    private static Answer settled(Criterion criterion, Answer answer) {
+        return switch (criterion.unsure()) {
+            case ASK -> answer;
+            case MEETS -> answer.unsureMeets();
+            case FAILS -> answer.unsureFails();
+        };
+    }
+
+    private Answer ofField(Test.OfField field) {
+        FieldMatcher matcher = FieldMatcher.ofPeople(field.test(), seen);
+        AnswerBuilder answer = new AnswerBuilder(people, Outcome.NO);
+        for (int person = 0; person < people; person++) {
+            answer.set(person, matcher.of(person, person));
+        }
+        return answer.seal();
+    }
+
+    private Answer ofAge(Test.Age age) {
+        Column.OfDate birth = seen.population().birthDate();
+        DateRange births = age.ages()
+                .birthsOn(Math.toIntExact(age.on().seenFrom(seen.asOf()).toEpochDay()));
+        AnswerBuilder answer = new AnswerBuilder(people, Outcome.NO);
+        for (int person = 0; person < people; person++) {
+            int code = birth.codes().get(person);
+            answer.set(
+                    person,
+                    code == Codes.MISSING
+                            ? Outcome.UNSURE
+                            : birth.days().get(code).liesIn(births));
+        }
+        return answer.seal();
+    }
+
+    private Answer ofMember(Test.Member member) {
+        Reading reading = read(member.set());
+        return switch (member.part()) {
+            case LIST -> reading.list();
+            case ELIGIBLE -> reading.eligible();
+            case HAS -> reading.has();
+        };
+    }
+}

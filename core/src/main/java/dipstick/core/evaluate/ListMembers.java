@@ -1,0 +1,55 @@
+package dipstick.core.evaluate;
+
+import dipstick.core.criteria.Band;
+import dipstick.core.criteria.CriteriaSet;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Gives everybody on the list, or to check, a due date and a band (criteria.md section 4). */
+final class ListMembers {
+    private final Evaluator evaluator;
+    private final CriteriaSet set;
+    private final Optional<DueDates> dueDates;
+
+    ListMembers(Evaluator evaluator, CriteriaSet set) {
+        this.evaluator = evaluator;
+        this.set = set;
+        this.dueDates = set.shouldHaveInForce().flatMap(should -> DueDates.of(should, evaluator.seen()));
+    }
+
+    /** In the order of their numbers. */
+    List<ListMember> of(Answer list) {
+        Map<Band, Answer> byTest = new HashMap<>();
+        for (Band band : set.bands()) {
+            if (band.when() instanceof Band.When.Is(var test)) {
+                byTest.put(band, evaluator.answer(test));
+            }
+        }
+        List<ListMember> members = new ArrayList<>();
+        BitSet possible = list.possible();
+        for (int person = possible.nextSetBit(0); person >= 0; person = possible.nextSetBit(person + 1)) {
+            ListMember.State state = list.yes().get(person) ? ListMember.State.ON : ListMember.State.CHECK;
+            int at = person;
+            Due due = dueDates.map(dates -> dates.of(at)).orElse(new Due.None());
+            members.add(new ListMember(person, state, due, band(person, due, byTest)));
+        }
+        return members;
+    }
+
+    private Optional<String> band(int person, Due due, Map<Band, Answer> byTest) {
+        LocalDate asOf = evaluator.seen().asOf();
+        return set.bands().stream()
+                .filter(band -> switch (band.when()) {
+                    case Band.When.Is _ -> byTest.get(band).yes().get(person);
+                    case Band.When.NeverMet _ -> due instanceof Due.Never;
+                    case Band.When.Overdue(var by) -> due instanceof Due.On(var day) && !day.isAfter(by.before(asOf));
+                })
+                .findFirst()
+                .map(Band::name);
+    }
+}

@@ -1,0 +1,102 @@
+package dipstick.core.export;
+
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import dipstick.core.evaluate.Answer;
+import dipstick.core.evaluate.Due;
+import dipstick.core.evaluate.Level;
+import dipstick.core.evaluate.ListMember;
+import dipstick.core.evaluate.Reading;
+import dipstick.core.population.Population;
+import java.io.StringWriter;
+import java.time.ZoneId;
+import java.util.Comparator;
+import java.util.List;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Writes a reading and its members in the formats of the command line. */
+public final class ReadingExport {
+    private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+    private static final Comparator<String> BY_CODE_POINT = (one, other) -> {
+        int[] left = one.codePoints().toArray();
+        int[] right = other.codePoints().toArray();
+        return java.util.Arrays.compare(left, right);
+    };
+
+    private ReadingExport() {}
+
+    /** One line for each member, ordered by person id by code point. */
+    public static String csv(Reading reading, List<ListMember> members) {
+        StringWriter text = new StringWriter();
+        CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(text);
+        csv.writeRecord("person_id", "state", "due_on", "band");
+        for (ListMember member : ordered(reading.records(), members)) {
+            csv.writeRecord(
+                    reading.records().idOf(member.person()),
+                    member.state().word(),
+                    dueText(member.due()),
+                    member.band().orElse(""));
+        }
+        return text.toString();
+    }
+
+    /** A date, {@code never}, or empty where there is no due date. */
+    public static String dueText(Due due) {
+        return switch (due) {
+            case Due.None _ -> "";
+            case Due.Never _ -> "never";
+            case Due.On(var day) -> day.toString();
+        };
+    }
+
+    public static JsonNode json(Reading reading, List<ListMember> members, ZoneId zone) {
+        ObjectNode json = JSON.objectNode();
+        json.put("criteria", reading.set().id());
+        json.put("asOf", reading.asOf().toString());
+        json.put("zone", zone.getId());
+        json.set(
+                "population",
+                JSON.objectNode().put("people", reading.people().cardinality()).put("deceased", reading.deceased()));
+        ArrayNode levels = json.putArray("levels");
+        reading.levels().forEach(level -> levels.add(level(level)));
+        json.set("eligible", counts(reading.eligible()));
+        json.set("has", counts(reading.eligibleAndHas()));
+        json.set("list", counts(reading.list()));
+        ArrayNode list = json.putArray("members");
+        ordered(reading.records(), members).forEach(member -> list.add(member(reading.records(), member)));
+        return json;
+    }
+
+    private static ObjectNode level(Level level) {
+        ObjectNode json = JSON.objectNode();
+        json.put("section", level.section().key());
+        json.put("criterion", level.criterion().id());
+        json.set("alone", counts(level.alone()));
+        level.remaining().ifPresent(remaining -> json.set("remaining", counts(remaining)));
+        return json;
+    }
+
+    private static ObjectNode counts(Answer answer) {
+        return JSON.objectNode().put("yes", answer.yesCount()).put("unsure", answer.unsureCount());
+    }
+
+    private static ObjectNode member(Population records, ListMember member) {
+        ObjectNode json = JSON.objectNode();
+        json.put("person", records.idOf(member.person()));
+        json.put("state", member.state().word());
+        String due = dueText(member.due());
+        json.put("dueOn", due.isEmpty() ? null : due);
+        json.put("band", member.band().orElse(null));
+        return json;
+    }
+
+    private static List<ListMember> ordered(Population records, List<ListMember> members) {
+        return members.stream()
+                .sorted(Comparator.comparing(member -> records.idOf(member.person()), BY_CODE_POINT))
+                .toList();
+    }
+}

@@ -1,0 +1,71 @@
+package dipstick.core.population;
+
+import dipstick.core.records.Field;
+import dipstick.core.records.Fields;
+import java.util.Map;
+import java.util.OptionalInt;
+
+/**
+ * Everybody on record with all events that count, as columns. People are numbered from 0 in the order in which they
+ * came.
+ */
+public final class Population {
+    private final Fields personFields;
+    private final int size;
+    private final Map<String, Column> columns;
+    private final Events events;
+
+    Population(Fields personFields, int size, Map<String, Column> columns, Events events) {
+        this.personFields = personFields;
+        this.size = size;
+        this.columns = Map.copyOf(columns);
+        this.events = events;
+    }
+
+    public int size() {
+        return size;
+    }
+
+    public Fields personFields() {
+        return personFields;
+    }
+
+    public Events events() {
+        return events;
+    }
+
+    /** The column of one of the {@link #personFields()}. */
+    public Column column(Field field) {
+        Column column = columns.get(field.name());
+        if (column == null) {
+            throw new IllegalArgumentException("People have no field " + field.name());
+        }
+        return column;
+    }
+
+    public Column.OfText id() {
+        return (Column.OfText) columns.get("id");
+    }
+
+    public Column.OfText status() {
+        return (Column.OfText) columns.get("status");
+    }
+
+    public Column.OfDate birthDate() {
+        return (Column.OfDate) columns.get("birth_date");
+    }
+
+    public Column.OfDate deceasedOn() {
+        return (Column.OfDate) columns.get("deceased_on");
+    }
+
+    public String idOf(int person) {
+        return id().compared().get(id().codes().get(person));
+    }
+
+    /** The number of the person with this id. People's ids are their own, so code and number go together. */
+    public OptionalInt find(String id) {
+        Integer code = id().codeOf().get(id);
+        return code == null ? OptionalInt.empty() : OptionalInt.of(code - 1);
+    }
+}

@@ -1,0 +1,81 @@
+package dipstick.core.records;
+
+import static dipstick.core.records.FieldType.DATE;
+import static dipstick.core.records.FieldType.FLAG;
+import static dipstick.core.records.FieldType.IDENTIFIER;
+import static dipstick.core.records.FieldType.NUMBER;
+import static dipstick.core.records.FieldType.TEXT;
+
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The fields that people or events have, in the order in which they are shown (criteria.md section 1). */
+public final class Fields {
+    /** The person fields that Dipstick knows by name. */
+    public static final Fields PERSON = new Fields(List.of(
+            new Field("id", IDENTIFIER),
+            new Field("family_name", TEXT),
+            new Field("given_name", TEXT),
+            new Field("birth_date", DATE),
+            new Field("sex", TEXT),
+            new Field("status", TEXT),
+            new Field("deceased_on", DATE),
+            new Field("provider", TEXT),
+            new Field("site", TEXT),
+            new Field("phone", TEXT),
+            new Field("mobile", TEXT),
+            new Field("email", TEXT),
+            new Field("address", TEXT),
+            new Field("city", TEXT),
+            new Field("postcode", TEXT),
+            new Field("language", TEXT),
+            new Field("contact_by", TEXT),
+            new Field("do_not_contact", FLAG)));
+
+    /** The fields of an event; {@code keywords} holds several texts. */
+    public static final Fields EVENT = new Fields(List.of(
+            new Field("id", IDENTIFIER),
+            new Field("person_id", IDENTIFIER),
+            new Field("kind", TEXT),
+            new Field("code", TEXT),
+            new Field("system", TEXT),
+            new Field("text", TEXT),
+            new Field("on", DATE),
+            new Field("until", DATE),
+            new Field("status", TEXT),
+            new Field("value", NUMBER),
+            new Field("unit", TEXT),
+            new Field("value_text", TEXT),
+            new Field("keywords", TEXT),
+            new Field("provider", TEXT),
+            new Field("site", TEXT),
+            new Field("source", TEXT)));
+
+    private final Map<String, Field> byName = new LinkedHashMap<>();
+
+    private Fields(Collection<Field> fields) {
+        fields.forEach(field -> byName.put(field.name(), field));
+    }
+
+    /** These fields and the custom ones of a practice; a name that is known already keeps its type. */
+    public Fields with(Collection<Field> custom) {
+        Fields all = new Fields(byName.values());
+        custom.forEach(field -> all.byName.putIfAbsent(field.name(), field));
+        return all;
+    }
+
+    public Optional<Field> find(String name) {
+        return Optional.ofNullable(byName.get(name));
+    }
+
+    public List<Field> all() {
+        return List.copyOf(byName.values());
+    }
+
+    public List<String> names() {
+        return List.copyOf(byName.keySet());
+    }
+}

@@ -12,7 +12,7 @@ import dipstick.core.population.RecordFiles;
 import dipstick.core.records.Fields;
 import dipstick.core.records.RowProblem;
 import java.io.IOException;
-import java.io.PrintStream;
+import java.io.PrintWriter;
 import java.nio.charset.MalformedInputException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -41,8 +41,8 @@ public final class Evaluate implements Callable<Integer> {
     private static final int RAN = 0;
     private static final int BAD_INPUT = 2;
 
-    private final PrintStream out;
-    private final PrintStream err;
+    private final PrintWriter out;
+    private final PrintWriter err;
 
     @Option(names = "--people", required = true, paramLabel = "FILE", description = "People, as CSV.")
     private Path people = Path.of("");
@@ -80,21 +80,21 @@ public final class Evaluate implements Callable<Integer> {
         json
     }
 
-    Evaluate(PrintStream out, PrintStream err) {
+    Evaluate(PrintWriter out, PrintWriter err) {
         this.out = out;
         this.err = err;
     }
 
     public static void main(String[] arguments) {
-        PrintStream out = new PrintStream(System.out, true, StandardCharsets.UTF_8);
-        PrintStream err = new PrintStream(System.err, true, StandardCharsets.UTF_8);
+        PrintWriter out = new PrintWriter(System.out, true, StandardCharsets.UTF_8);
+        PrintWriter err = new PrintWriter(System.err, true, StandardCharsets.UTF_8);
         System.exit(run(out, err, arguments));
     }
 
-    static int run(PrintStream out, PrintStream err, String... arguments) {
+    static int run(PrintWriter out, PrintWriter err, String... arguments) {
         return new CommandLine(new Evaluate(out, err))
-                .setErr(new java.io.PrintWriter(err, true))
-                .setOut(new java.io.PrintWriter(out, true))
+                .setErr(err)
+                .setOut(out)
                 .setCaseInsensitiveEnumValuesAllowed(true)
                 .execute(arguments);
     }

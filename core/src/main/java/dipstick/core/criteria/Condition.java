@@ -7,19 +7,19 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * What a field's value should be (criteria.md section 3, person field). Texts are normalised, identifiers trimmed.
+ * What a field's value should be (criteria.md section 3, person field).
  * On a missing value every condition but {@link Missing} is can't tell.
  */
 public sealed interface Condition {
-    record TextIn(Set<String> texts, boolean negated) implements Condition {
+    record TextIn(Set<ComparedText> texts, boolean negated) implements Condition {
         public TextIn {
             texts = Set.copyOf(texts);
         }
     }
 
-    record TextStartsWith(String start) implements Condition {}
+    record TextStartsWith(ComparedText start) implements Condition {}
 
-    record TextContains(String part) implements Condition {}
+    record TextContains(ComparedText part) implements Condition {}
 
     record NumberIn(Set<Double> numbers, boolean negated) implements Condition {
         public NumberIn {

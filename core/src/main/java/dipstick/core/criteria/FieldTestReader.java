@@ -3,7 +3,6 @@ package dipstick.core.criteria;
 import dipstick.core.records.Field;
 import dipstick.core.records.FieldType;
 import dipstick.core.records.Fields;
-import dipstick.core.text.NormalText;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -128,16 +127,12 @@ final class FieldTestReader {
             case "in", "notIn" ->
                 new Condition.TextIn(
                         values.writtenTexts(operand).stream()
-                                .map(text -> comparable(text, type))
+                                .map(text -> ComparedText.of(text, type))
                                 .collect(Collectors.toSet()),
                         operator.equals("notIn"));
-            case "startsWith" -> new Condition.TextStartsWith(comparable(values.writtenText(operand), type));
-            default -> new Condition.TextContains(comparable(values.writtenText(operand), type));
+            case "startsWith" -> new Condition.TextStartsWith(ComparedText.of(values.writtenText(operand), type));
+            default -> new Condition.TextContains(ComparedText.of(values.writtenText(operand), type));
         };
-    }
-
-    private static String comparable(String text, FieldType type) {
-        return type == FieldType.IDENTIFIER ? text : NormalText.of(text);
     }
 
     private Set<Double> numbers(Spot operand) {

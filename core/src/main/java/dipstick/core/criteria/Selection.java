@@ -8,11 +8,11 @@ import java.util.Set;
 /**
  * Picks some of a person's events (criteria.md section 3, events). All parts must hold.
  *
- * @param kinds one of these kinds, normalised
+ * @param kinds one of these kinds
  * @param terms one of these term sets
  */
 public record Selection(
-        Optional<Set<String>> kinds,
+        Optional<Set<ComparedText>> kinds,
         Optional<List<TermSet>> terms,
         List<FieldTest> where,
         boolean active,

@@ -1,7 +1,7 @@
 package dipstick.core.criteria;
 
+import dipstick.core.records.FieldType;
 import dipstick.core.records.Fields;
-import dipstick.core.text.NormalText;
 import dipstick.core.time.AgeSpan;
 import dipstick.core.time.CalendarPeriod;
 import dipstick.core.time.Window;
@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.stream.Collectors;
 
 /** Reads the tests of criteria.md section 3. */
@@ -207,10 +206,10 @@ final class TestReader {
             return new Selection(Optional.empty(), Optional.empty(), List.of(), false, defaultWindow);
         }
         spot.allowOnly(Set.of("kinds", "terms", "where", "active", "window"));
-        Optional<Set<String>> kinds = spot.find("kinds")
+        Optional<Set<ComparedText>> kinds = spot.find("kinds")
                 .map(list -> values.writtenTexts(list).stream()
-                        .map(NormalText::of)
-                        .collect(Collectors.toCollection(TreeSet::new)));
+                        .map(kind -> ComparedText.of(kind, FieldType.TEXT))
+                        .collect(Collectors.toSet()));
         Optional<List<TermSet>> terms = spot.find("terms").map(this::terms);
         List<FieldTest> where = spot.list("where", test -> fieldTests.read(test, Fields.EVENT));
         spot.find("active").ifPresent(Spot::onlyTrue);

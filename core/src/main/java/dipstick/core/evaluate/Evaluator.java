@@ -3,6 +3,7 @@ package dipstick.core.evaluate;
 import dipstick.core.Outcome;
 import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.Criterion;
+import dipstick.core.criteria.Selection;
 import dipstick.core.criteria.ShouldHave;
 import dipstick.core.criteria.Test;
 import dipstick.core.population.Codes;
@@ -93,6 +94,47 @@ public final class Evaluator {
                 .flatMap(should -> DueDates.of(should, seen))
                 .map(dates -> dates.of(person))
                 .orElse(new Due.None());
+    }
+
+    /** Everybody on record. */
+    public Population population() {
+        return seen.population();
+    }
+
+    public LocalDate asOf() {
+        return seen.asOf();
+    }
+
+    /** The events of a person that are, or may be, in a selection. */
+    public List<EventMatch> matching(int person, Selection selection) {
+        return listed(EventKernel.ofPerson(person, new EventMatcher(selection, seen), seen));
+    }
+
+    /** The events of a person that are, or may be, the one that a test picks. */
+    public List<EventMatch> picked(int person, Test.Pick pick) {
+        Matches matches = EventKernel.ofPerson(person, new EventMatcher(pick.events(), seen), seen);
+        Candidates candidates = new Candidates(pick.end(), seen);
+        int limit = candidates.limit(matches);
+        return listed(matches).stream()
+                .filter(match -> candidates.mayBe(match.event(), limit))
+                .toList();
+    }
+
+    private List<EventMatch> listed(Matches matches) {
+        List<EventMatch> listed = new ArrayList<>();
+        for (int i = 0; i < matches.size(); i++) {
+            int event = matches.event(i);
+            listed.add(new EventMatch(event, matches.outcome(i), dayOf(event)));
+        }
+        return listed;
+    }
+
+    /** The days of an event as seen from the as-of date; nothing where it is undated. */
+    public Optional<DateRange> dayOf(int event) {
+        return seen.dates().isDated(event)
+                ? Optional.of(
+                        new DateRange(seen.dates().first(event), seen.dates().last(event)))
+                : Optional.empty();
     }
 
     private BitSet population(CriteriaSet set) {

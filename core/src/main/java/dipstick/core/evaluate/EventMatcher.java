@@ -1,6 +1,7 @@
 package dipstick.core.evaluate;
 
 import dipstick.core.Outcome;
+import dipstick.core.criteria.ComparedText;
 import dipstick.core.criteria.FieldTest;
 import dipstick.core.criteria.Selection;
 import dipstick.core.population.Codes;
@@ -94,10 +95,10 @@ final class EventMatcher {
         return kept == rows.length ? rows : Arrays.copyOf(rows, kept);
     }
 
-    private BitSet kindCodes(Set<String> names) {
+    private BitSet kindCodes(Set<ComparedText> names) {
         BitSet codes = new BitSet();
-        for (String name : names) {
-            Integer code = events.kind().codeOf().get(name);
+        for (ComparedText name : names) {
+            Integer code = events.kind().codeOf().get(name.compared());
             if (code != null) {
                 codes.set(code);
             }

@@ -30,8 +30,4 @@ final class Picking implements EventKernel {
         }
         return outcome;
     }
-
-    boolean mayBePicked(Matches matches, int place) {
-        return candidates.mayBe(matches.event(place), candidates.limit(matches));
-    }
 }

@@ -1,6 +1,7 @@
 package dipstick.core.evaluate;
 
 import dipstick.core.Outcome;
+import dipstick.core.criteria.ComparedText;
 import dipstick.core.criteria.Condition;
 import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
@@ -11,8 +12,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
 import java.util.function.IntFunction;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 /**
  * Asks a condition once of every value in a column, so that a row's outcome is looked up by its code (criteria.md
@@ -53,9 +56,15 @@ final class ValueOutcomes {
 
     private static Predicate<String> holds(Condition condition) {
         return switch (condition) {
-            case Condition.TextIn in -> text -> in.texts().contains(text) != in.negated();
-            case Condition.TextStartsWith starts -> text -> text.startsWith(starts.start());
-            case Condition.TextContains contains -> text -> text.contains(contains.part());
+            case Condition.TextIn in -> {
+                Set<String> listed =
+                        in.texts().stream().map(ComparedText::compared).collect(Collectors.toSet());
+                yield text -> listed.contains(text) != in.negated();
+            }
+            case Condition.TextStartsWith starts ->
+                text -> text.startsWith(starts.start().compared());
+            case Condition.TextContains contains ->
+                text -> text.contains(contains.part().compared());
             default -> throw unfit(condition);
         };
     }
@@ -100,8 +109,9 @@ final class ValueOutcomes {
     /** The same days in as few ranges as possible, so that a date is wholly inside one of them or inside none. */
     private static List<DateRange> joined(List<DateRange> ranges) {
         List<DateRange> joined = new ArrayList<>();
-        for (DateRange next :
-                ranges.stream().sorted(Comparator.comparingInt(DateRange::first)).toList()) {
+        for (DateRange next : ranges.stream()
+                .sorted(Comparator.comparingInt(DateRange::first))
+                .toList()) {
             DateRange last = joined.isEmpty() ? DateRange.NO_DAY : joined.getLast();
             if (!last.isEmpty() && next.first() <= last.last() + 1) {
                 joined.removeLast();

@@ -1,0 +1,60 @@
+package dipstick.core.explain;
+
+import dipstick.core.evaluate.EventMatch;
+import dipstick.core.population.Codes;
+import dipstick.core.population.Events;
+import dipstick.core.time.DateRange;
+import dipstick.core.wording.DayWords;
+import dipstick.core.wording.FieldWords;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** Event records in words: what, when, and the value. */
+final class EventWords {
+    /** More than these are counted, not named, so that a sentence stays a sentence. */
+    private static final int MOST_NAMED = 3;
+
+    private final Events events;
+
+    EventWords(Events events) {
+        this.events = events;
+    }
+
+    /** The latest few of them, latest first, and how many more there are. */
+    String list(List<EventMatch> matches) {
+        List<EventMatch> latestFirst = matches.stream()
+                .sorted((one, other) -> Integer.compare(lastDay(other), lastDay(one)))
+                .toList();
+        String named = latestFirst.stream().limit(MOST_NAMED).map(this::one).collect(Collectors.joining(", "));
+        int more = matches.size() - MOST_NAMED;
+        return more > 0 ? named + " and " + more + " more" : named;
+    }
+
+    String one(EventMatch match) {
+        return what(match.event()) + match.on().map(EventWords::on).orElse(", undated");
+    }
+
+    /** The event's wording, or its code or kind where it has none, and its value. */
+    String what(int event) {
+        List<String> words = new ArrayList<>();
+        String text = events.text().writtenAt(event);
+        String code = events.code().writtenAt(event);
+        words.add(
+                !text.isEmpty() ? text : !code.isEmpty() ? code : events.kind().writtenAt(event));
+        int value = events.value().codes().get(event);
+        if (value != Codes.MISSING) {
+            words.add(FieldWords.number(events.value().numbers().get(value)));
+            words.add(events.unit().writtenAt(event));
+        }
+        return words.stream().filter(word -> !word.isEmpty()).collect(Collectors.joining(" "));
+    }
+
+    static String on(DateRange days) {
+        return days.isExact() ? " on " + DayWords.day(days.first()) : ", date known only as " + DayWords.date(days);
+    }
+
+    private static int lastDay(EventMatch match) {
+        return match.on().map(DateRange::last).orElse(Integer.MIN_VALUE);
+    }
+}

@@ -11,6 +11,7 @@ import dipstick.core.export.ReadingExport;
 import dipstick.core.population.RecordFiles;
 import dipstick.core.records.Fields;
 import dipstick.core.records.RowProblem;
+import dipstick.core.text.NormalText;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.MalformedInputException;
@@ -26,6 +27,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -68,6 +70,12 @@ public final class Evaluate implements Callable<Integer> {
             paramLabel = "NAME=VALUE",
             description = "Turns a dial of the criteria set; several texts are separated by semicolons.")
     private Map<String, String> dials = new LinkedHashMap<>();
+
+    @Option(
+            names = "--explain",
+            paramLabel = "PERSON-ID",
+            description = "Says of one person why each criterion answers as it does, instead of the list.")
+    private Optional<String> explain = Optional.empty();
 
     @Option(names = "--format", paramLabel = "csv|json", description = "The form of the answer; by default csv.")
     private Format format = Format.csv;
@@ -182,6 +190,9 @@ public final class Evaluate implements Callable<Integer> {
 
     private int answer(RecordFiles.Loaded loaded, CriteriaSet set) {
         Evaluator evaluator = new Evaluator(loaded.population(), asOf.orElseGet(() -> LocalDate.now(zone)));
+        if (explain.isPresent()) {
+            return explain(explain.get(), evaluator, set);
+        }
         Reading reading = evaluator.read(set);
         List<ListMember> members = evaluator.members(reading);
         String text = switch (format) {
@@ -196,6 +207,15 @@ public final class Evaluate implements Callable<Integer> {
                     + ".");
         }
         return RAN;
+    }
+
+    private int explain(String id, Evaluator evaluator, CriteriaSet set) {
+        OptionalInt person = evaluator.population().find(NormalText.identifier(id));
+        if (person.isEmpty()) {
+            err.println(people + ": there is no person “" + id + "”.");
+            return BAD_INPUT;
+        }
+        return write(new Explanation(evaluator, set).of(person.getAsInt())) ? RAN : BAD_INPUT;
     }
 
     private boolean write(String text) {

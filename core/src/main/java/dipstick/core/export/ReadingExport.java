@@ -8,7 +8,9 @@ import dipstick.core.evaluate.Level;
 import dipstick.core.evaluate.ListMember;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.population.Population;
+import java.io.IOException;
 import java.io.StringWriter;
+import java.io.UncheckedIOException;
 import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
@@ -32,14 +34,17 @@ public final class ReadingExport {
     /** One line for each member, ordered by person id by code point. */
     public static String csv(Reading reading, List<ListMember> members) {
         StringWriter text = new StringWriter();
-        CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(text);
-        csv.writeRecord("person_id", "state", "due_on", "band");
-        for (ListMember member : ordered(reading.records(), members)) {
-            csv.writeRecord(
-                    reading.records().idOf(member.person()),
-                    member.state().word(),
-                    dueText(member.due()),
-                    member.band().orElse(""));
+        try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(text)) {
+            csv.writeRecord("person_id", "state", "due_on", "band");
+            for (ListMember member : ordered(reading.records(), members)) {
+                csv.writeRecord(
+                        reading.records().idOf(member.person()),
+                        member.state().word(),
+                        dueText(member.due()),
+                        member.band().orElse(""));
+            }
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
         }
         return text.toString();
     }

@@ -28,6 +28,11 @@ public record Reading(
 
     /** Who has it among the eligible. */
     public Answer eligibleAndHas() {
-        return eligible.and(has);
+        return eligibleAnd(has);
+    }
+
+    /** Those of the eligible for whom another answer holds, too. */
+    public Answer eligibleAnd(Answer other) {
+        return eligible.and(other);
     }
 }

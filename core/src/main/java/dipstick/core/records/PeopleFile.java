@@ -25,14 +25,24 @@ public final class PeopleFile {
         this.columns = columns;
     }
 
-    /** Opens the file and reads its header; throws {@link UnreadableFile} where it has no {@code id} column. */
+    /** Opens the file of a practice that has no custom fields yet. */
     public static PeopleFile open(InputStream bytes, ZoneId zone) throws IOException {
-        DelimitedFile file = DelimitedFile.open(bytes, Fields.PERSON, List.of(ID));
+        return open(bytes, zone, Fields.PERSON);
+    }
+
+    /**
+     * Opens the file and reads its header.
+     *
+     * @param known the fields that the practice has already; a column of such a name is of its type
+     * @throws UnreadableFile where the header has no {@code id} column, or gives a known field another type
+     */
+    public static PeopleFile open(InputStream bytes, ZoneId zone, Fields known) throws IOException {
+        DelimitedFile file = DelimitedFile.open(bytes, known, List.of(ID));
         List<Optional<Field>> columns = new ArrayList<>();
         for (String name : file.header()) {
-            columns.add(name.isEmpty() ? Optional.empty() : Optional.of(field(name)));
+            columns.add(name.isEmpty() ? Optional.empty() : Optional.of(field(name, known)));
         }
-        checkNames(columns);
+        checkNames(columns, known);
         return new PeopleFile(file, zone, columns);
     }
 
@@ -78,10 +88,10 @@ public final class PeopleFile {
         }
     }
 
-    private static Field field(String header) {
-        Optional<Field> known = Fields.PERSON.find(header);
-        if (known.isPresent()) {
-            return known.get();
+    private static Field field(String header, Fields known) {
+        Optional<Field> same = known.find(header);
+        if (same.isPresent()) {
+            return same.get();
         }
         int colon = header.lastIndexOf(':');
         String type = colon < 0 ? "" : NormalText.of(header.substring(colon + 1));
@@ -93,10 +103,10 @@ public final class PeopleFile {
         };
     }
 
-    private static void checkNames(List<Optional<Field>> columns) {
+    private static void checkNames(List<Optional<Field>> columns, Fields fields) {
         Map<String, Field> seen = new HashMap<>();
         for (Field field : columns.stream().flatMap(Optional::stream).toList()) {
-            Optional<Field> known = Fields.PERSON.find(field.name());
+            Optional<Field> known = fields.find(field.name());
             if (field.name().isEmpty()
                     || seen.put(field.name(), field) != null
                     || (known.isPresent() && known.get().type() != field.type())) {

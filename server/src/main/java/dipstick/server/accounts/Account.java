@@ -1,0 +1,3 @@
+package dipstick.server.accounts;
+
+record Account(String name, String displayName, Role role, String passwordHash) {}

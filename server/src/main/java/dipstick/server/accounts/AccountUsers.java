@@ -1,0 +1,33 @@
+package dipstick.server.accounts;
+
+import org.springframework.security.authentication.LockedException;
+import org.springframework.security.core.userdetails.User;
+import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.stereotype.Component;
+
+/** Finds accounts for Spring Security. */
+@Component
+class AccountUsers implements UserDetailsService {
+    private final Accounts accounts;
+    private final SignInThrottle throttle;
+
+    AccountUsers(Accounts accounts, SignInThrottle throttle) {
+        this.accounts = accounts;
+        this.throttle = throttle;
+    }
+
+    @Override
+    public UserDetails loadUserByUsername(String name) {
+        if (throttle.mustWait(name)) {
+            throw new LockedException("Too many wrong passwords for " + name);
+        }
+        Account account =
+                accounts.find(name).orElseThrow(() -> new UsernameNotFoundException("There is no account " + name));
+        return User.withUsername(account.name())
+                .password(account.passwordHash())
+                .roles(account.role().name())
+                .build();
+    }
+}

@@ -1,0 +1,98 @@
+package dipstick.server.accounts;
+
+import static org.springframework.http.HttpMethod.DELETE;
+import static org.springframework.http.HttpMethod.GET;
+import static org.springframework.http.HttpMethod.PUT;
+
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.logout.HttpStatusReturningLogoutSuccessHandler;
+
+/** Who may do what: everything under {@code /api} but signing in needs an account with the right. */
+@Configuration
+class SecurityConfiguration {
+    private static final String POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:;"
+            + " font-src 'self' data:; frame-ancestors 'none'; form-action 'self'; base-uri 'self'";
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    @Bean
+    SecurityFilterChain filters(HttpSecurity http, AuditLog audit, SignInThrottle throttle) throws Exception {
+        String coordinator = Role.COORDINATOR.name();
+        http.csrf(csrf -> csrf.spa());
+        http.headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY)));
+        http.authorizeHttpRequests(
+                requests -> requests.requestMatchers("/api/session", "/api/sign-in", "/api/first-account")
+                        .permitAll()
+                        .requestMatchers("/api/imports/**", "/api/bench/**")
+                        .hasRole(coordinator)
+                        .requestMatchers(PUT, "/api/criteria/**")
+                        .hasRole(coordinator)
+                        .requestMatchers(DELETE, "/api/criteria/**")
+                        .hasRole(coordinator)
+                        .requestMatchers(GET, "/api/criteria/**")
+                        .hasRole(coordinator)
+                        .requestMatchers("/api/**", "/v3/**")
+                        .authenticated()
+                        .anyRequest()
+                        .permitAll());
+        http.formLogin(form -> form.loginPage("/")
+                .loginProcessingUrl("/api/sign-in")
+                .successHandler((_, response, who) -> {
+                    throttle.succeeded(who.getName());
+                    audit.record(who.getName(), Act.SIGNED_IN, who.getName());
+                    response.setStatus(HttpStatus.NO_CONTENT.value());
+                })
+                .failureHandler((request, response, _) -> {
+                    String name = String.valueOf(request.getParameter("username"));
+                    throttle.failed(name);
+                    audit.record("nobody", Act.SIGN_IN_REFUSED, name);
+                    refuse(response, throttle.mustWait(name));
+                }));
+        http.logout(logout -> logout.logoutUrl("/api/sign-out")
+                .logoutSuccessHandler(new HttpStatusReturningLogoutSuccessHandler(HttpStatus.NO_CONTENT)));
+        http.exceptionHandling(errors -> errors.authenticationEntryPoint((_, response, _) -> problem(
+                        response,
+                        HttpStatus.UNAUTHORIZED,
+                        "signed-out",
+                        "You are not signed in, or the sign-in has expired. Sign in and try again."))
+                .accessDeniedHandler((_, response, _) -> problem(
+                        response,
+                        HttpStatus.FORBIDDEN,
+                        "not-allowed",
+                        "Your account does not have the right to do this, or the page is out of date. Reload it, or"
+                                + " ask the coordinator.")));
+        return http.build();
+    }
+
+    private static void refuse(HttpServletResponse response, boolean mustWait) throws java.io.IOException {
+        problem(
+                response,
+                HttpStatus.UNAUTHORIZED,
+                "sign-in-refused",
+                mustWait
+                        ? "There were too many wrong passwords for this name. Wait a minute, then try again."
+                        : "The name or the password is not right. Try again.");
+    }
+
+    /** A problem detail (RFC 9457) from where no controller is reached. The texts are ours and need no escaping. */
+    private static void problem(HttpServletResponse response, HttpStatus status, String type, String detail)
+            throws java.io.IOException {
+        response.setStatus(status.value());
+        response.setContentType("application/problem+json;charset=UTF-8");
+        response.getWriter()
+                .write("{\"type\":\"urn:dipstick:" + type + "\",\"title\":\"" + status.getReasonPhrase()
+                        + "\",\"status\":" + status.value() + ",\"detail\":\"" + detail + "\"}");
+    }
+}

@@ -1,0 +1,93 @@
+package dipstick.server.accounts;
+
+import dipstick.server.practice.PracticeSettings;
+import dipstick.server.practice.Today;
+import dipstick.server.web.Problems;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.annotation.CurrentSecurityContext;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Who is signed in, and the first account. */
+@RestController
+class SessionController {
+    private final Accounts accounts;
+    private final FirstAccount firstAccount;
+    private final PracticeSettings settings;
+    private final Today today;
+
+    SessionController(Accounts accounts, FirstAccount firstAccount, PracticeSettings settings, Today today) {
+        this.accounts = accounts;
+        this.firstAccount = firstAccount;
+        this.settings = settings;
+        this.today = today;
+    }
+
+    record SignedIn(
+            @NotBlank String name,
+            @NotBlank String displayName,
+            @NotNull Role role) {}
+
+    /** An account that the demo's sign-in page shows with its password. */
+    record DemoAccount(
+            @NotBlank String name,
+            @NotBlank String password,
+            @NotBlank String who) {}
+
+    /**
+     * @param signedIn who, or nothing
+     * @param practice the practice's name, told once somebody is signed in
+     */
+    record Session(
+            Optional<SignedIn> signedIn,
+            @NotNull String practice,
+            @NotBlank String today,
+            @NotBlank String zone,
+            boolean firstAccountNeeded,
+            @NotNull List<DemoAccount> demoAccounts) {}
+
+    @GetMapping("/api/session")
+    Session session(@CurrentSecurityContext SecurityContext context) {
+        Optional<SignedIn> signedIn = Optional.ofNullable(context.getAuthentication())
+                .filter(Authentication::isAuthenticated)
+                .flatMap(who -> accounts.find(who.getName()))
+                .map(account -> new SignedIn(account.name(), account.displayName(), account.role()));
+        return new Session(
+                signedIn,
+                settings.demo() || signedIn.isPresent() ? settings.practice() : "",
+                today.day().toString(),
+                today.zone().getId(),
+                firstAccount.isNeeded(),
+                settings.demo() ? DemoAccounts.shown() : List.of());
+    }
+
+    record FirstAccountRequest(
+            @NotBlank String code,
+            @NotBlank @Size(max = 60) String name,
+            @NotBlank @Size(max = 100) String displayName,
+            @NotBlank @Size(min = 10, max = 200) String password) {}
+
+    @PostMapping("/api/first-account")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void createFirstAccount(@Valid @RequestBody FirstAccountRequest request) {
+        boolean created =
+                firstAccount.create(request.code(), request.name(), request.displayName(), request.password());
+        if (!created) {
+            throw Problems.refused(
+                    HttpStatus.FORBIDDEN,
+                    "wrong-code",
+                    "The code is not right. It is printed where the server was started, and is new after every start.");
+        }
+    }
+}

@@ -1,0 +1,123 @@
+package dipstick.server.criteria;
+
+import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.Criterion;
+import dipstick.core.criteria.ShouldHave;
+import dipstick.core.evaluate.Answer;
+import dipstick.core.evaluate.Level;
+import dipstick.core.evaluate.Level.Section;
+import dipstick.core.evaluate.Reading;
+import dipstick.core.wording.Phrase;
+import dipstick.core.wording.Sentence;
+import dipstick.core.wording.SentencePrinter;
+import dipstick.core.wording.Slot;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The levels of a draft, or what is wrong with it.
+ *
+ * @param levels nothing where there are findings
+ */
+record BenchAnswer(@NotBlank String asOf, @NotNull List<Finding> findings, Optional<Levels> levels) {
+    /** @param document the set it is in; empty for the draft itself */
+    record Finding(
+            @NotNull String document,
+            @NotNull String pointer,
+            @NotBlank String message) {}
+
+    record Levels(
+            int people,
+            int deceased,
+            @NotNull List<CriterionLevel> criteria,
+            @NotNull Counts eligible,
+            @NotNull Counts has,
+            @NotNull Counts list) {}
+
+    record Counts(int yes, int unsure) {
+        static Counts of(Answer answer) {
+            return new Counts(answer.yesCount(), answer.unsureCount());
+        }
+    }
+
+    /**
+     * @param index its place in its section
+     * @param alone nothing where the criterion is switched off
+     * @param remaining nothing in what should be on record, too
+     */
+    record CriterionLevel(
+            @NotNull Section section,
+            int index,
+            @NotBlank String id,
+            boolean off,
+            @NotNull SentenceView sentence,
+            Optional<Counts> alone,
+            Optional<Counts> remaining) {}
+
+    record SentenceView(
+            @NotNull String pointer,
+            @NotNull List<PhraseView> phrases,
+            @NotNull List<SentenceView> parts) {
+        static SentenceView of(Sentence sentence) {
+            return new SentenceView(
+                    sentence.pointer(),
+                    sentence.phrases().stream().map(PhraseView::of).toList(),
+                    sentence.parts().stream().map(SentenceView::of).toList());
+        }
+    }
+
+    /** Words, which can be changed in place where there is a control and the pointer of what it changes. */
+    record PhraseView(
+            @NotNull String text,
+            Optional<Slot.Control> control,
+            @NotNull String pointer) {
+        static PhraseView of(Phrase phrase) {
+            return new PhraseView(
+                    phrase.text(),
+                    phrase.slot().map(Slot::control),
+                    phrase.slot().map(Slot::pointer).orElse(""));
+        }
+    }
+
+    static BenchAnswer refused(LocalDate asOf, List<Finding> findings) {
+        return new BenchAnswer(asOf.toString(), findings, Optional.empty());
+    }
+
+    static BenchAnswer of(Reading reading) {
+        CriteriaSet set = reading.set();
+        List<CriterionLevel> criteria = new ArrayList<>();
+        add(criteria, Section.INCLUDE, set.include(), reading);
+        add(criteria, Section.EXCLUDE, set.exclude(), reading);
+        add(criteria, Section.SHOULD_HAVE, set.shouldHave().map(ShouldHave::of).orElse(List.of()), reading);
+        Levels levels = new Levels(
+                reading.people().cardinality(),
+                reading.deceased(),
+                criteria,
+                Counts.of(reading.eligible()),
+                Counts.of(reading.eligibleAndHas()),
+                Counts.of(reading.list()));
+        return new BenchAnswer(reading.asOf().toString(), List.of(), Optional.of(levels));
+    }
+
+    private static void add(List<CriterionLevel> all, Section section, List<Criterion> criteria, Reading reading) {
+        SentencePrinter printer = new SentencePrinter(reading.asOf());
+        for (int i = 0; i < criteria.size(); i++) {
+            Criterion criterion = criteria.get(i);
+            Optional<Level> level = reading.levels().stream()
+                    .filter(one -> one.criterion().id().equals(criterion.id()))
+                    .findFirst();
+            all.add(new CriterionLevel(
+                    section,
+                    i,
+                    criterion.id(),
+                    criterion.off(),
+                    SentenceView.of(printer.print(criterion.test())),
+                    level.map(one -> Counts.of(one.alone())),
+                    level.flatMap(Level::remaining).map(Counts::of)));
+        }
+    }
+}

@@ -1,0 +1,109 @@
+package dipstick.server.criteria;
+
+import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.InvalidCriteria;
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.Reading;
+import dipstick.server.criteria.BenchAnswer.Finding;
+import dipstick.server.criteria.WhoPage.Part;
+import dipstick.server.people.PeopleReader;
+import dipstick.server.people.PersonView;
+import dipstick.server.practice.Today;
+import dipstick.server.web.Problems;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** The bench: a document as it stands in the browser, saved or not, comes whole and its levels go back. */
+@RestController
+@RequestMapping("/api/bench")
+class BenchController {
+    private final CriteriaSets sets;
+    private final Evaluators evaluators;
+    private final PeopleReader people;
+    private final Today today;
+
+    BenchController(CriteriaSets sets, Evaluators evaluators, PeopleReader people, Today today) {
+        this.sets = sets;
+        this.evaluators = evaluators;
+        this.people = people;
+        this.today = today;
+    }
+
+    /**
+     * @param asOf today where it is absent
+     * @param settings of the dials, by name
+     */
+    record Draft(
+            @NotNull @Schema(type = "object") JsonNode document,
+            Optional<LocalDate> asOf,
+            @NotNull Map<String, String> settings) {}
+
+    record WhoRequest(
+            @Valid @NotNull Draft draft, @NotNull Part part, Optional<String> criterion, Optional<String> after) {}
+
+    record PersonRequest(
+            @Valid @NotNull Draft draft, @NotBlank String person) {}
+
+    /** What is wrong with the draft, or else its levels. */
+    @PostMapping
+    BenchAnswer levels(@Valid @RequestBody Draft draft) {
+        Evaluator evaluator = evaluator(draft);
+        try {
+            return BenchAnswer.of(evaluator.read(read(draft, evaluator)));
+        } catch (InvalidCriteria invalid) {
+            List<Finding> findings = new ArrayList<>();
+            invalid.problems()
+                    .forEach((document, problems) -> problems.forEach(
+                            problem -> findings.add(new Finding(document, problem.pointer(), problem.message()))));
+            return BenchAnswer.refused(evaluator.asOf(), findings);
+        }
+    }
+
+    /** The people behind a number. */
+    @PostMapping("/who")
+    WhoPage who(@Valid @RequestBody WhoRequest request) {
+        Evaluator evaluator = evaluator(request.draft());
+        Reading reading = evaluator.read(valid(request.draft(), evaluator));
+        return WhoPage.of(evaluator, reading, request.part(), request.criterion(), request.after());
+    }
+
+    /** One person, with the reasons of the draft's criteria. */
+    @PostMapping("/person")
+    PersonView person(@Valid @RequestBody PersonRequest request) {
+        Evaluator evaluator = evaluator(request.draft());
+        return people.read(request.person(), evaluator, valid(request.draft(), evaluator));
+    }
+
+    private Evaluator evaluator(Draft draft) {
+        return evaluators.asOf(draft.asOf().orElseGet(today::day));
+    }
+
+    private CriteriaSet read(Draft draft, Evaluator evaluator) throws InvalidCriteria {
+        return sets.read(
+                draft.document(), draft.settings(), evaluator.population().personFields());
+    }
+
+    private CriteriaSet valid(Draft draft, Evaluator evaluator) {
+        try {
+            return read(draft, evaluator);
+        } catch (InvalidCriteria invalid) {
+            throw Problems.refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "invalid-criteria",
+                    "The criteria cannot be evaluated as they stand. What is wrong is shown beside them.");
+        }
+    }
+}

@@ -1,0 +1,37 @@
+package dipstick.server.criteria;
+
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface CriteriaMapper {
+    String COLUMNS = "id, name, document, version, changed_at, changed_by";
+
+    @Select("SELECT " + COLUMNS + " FROM criteria_set ORDER BY name, id")
+    List<SavedSet> all();
+
+    @Select("SELECT " + COLUMNS + " FROM criteria_set WHERE id = #{id}")
+    Optional<SavedSet> find(String id);
+
+    @Insert("""
+            INSERT INTO criteria_set (id, name, document, version, changed_at, changed_by)
+            VALUES (#{id}, #{name}, #{document}, #{version}, #{changedAt}, #{changedBy})
+            """)
+    int insert(SavedSet set);
+
+    /** Changes the set if it is still at the version before; else no row. */
+    @Update("""
+            UPDATE criteria_set SET name = #{name}, document = #{document}, version = #{version},
+                changed_at = #{changedAt}, changed_by = #{changedBy}
+            WHERE id = #{id} AND version = #{version} - 1
+            """)
+    int update(SavedSet set);
+
+    @Delete("DELETE FROM criteria_set WHERE id = #{id} AND version = #{version}")
+    int delete(String id, int version);
+}

@@ -1,0 +1,41 @@
+package dipstick.server.criteria;
+
+import dipstick.core.evaluate.Evaluator;
+import dipstick.server.records.View;
+import dipstick.server.records.Views;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+
+/** Keeps the evaluators of the days that are looked at, each with its answers, while their view is the current one. */
+@Service
+public class Evaluators {
+    /** A year back and ahead by months, and a few more. */
+    private static final int MOST_DAYS = 32;
+
+    private final Views views;
+    private long version = -1;
+    private final Map<LocalDate, Evaluator> byDay = new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<LocalDate, Evaluator> eldest) {
+            return size() > MOST_DAYS;
+        }
+    };
+
+    Evaluators(Views views) {
+        this.views = views;
+    }
+
+    /** The evaluator of the records as they are now, which it keeps to its end. */
+    public synchronized Evaluator asOf(LocalDate day) {
+        View view = views.current();
+        if (view.version() != version) {
+            byDay.clear();
+            version = view.version();
+        }
+        return byDay.computeIfAbsent(day, asOf -> new Evaluator(view.population(), asOf));
+    }
+}

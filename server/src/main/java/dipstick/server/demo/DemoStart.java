@@ -1,0 +1,76 @@
+package dipstick.server.demo;
+
+import dipstick.core.criteria.CriteriaSource;
+import dipstick.core.criteria.InvalidCriteria;
+import dipstick.server.accounts.Accounts;
+import dipstick.server.accounts.DemoAccounts;
+import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.practice.PracticeSettings;
+import dipstick.server.practice.Today;
+import dipstick.server.records.RecordsSeed;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.boot.context.event.ApplicationStartedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.stereotype.Component;
+
+/** Fills an empty data folder with the demo practice when the server is started as the demo. */
+@Component
+class DemoStart {
+    private static final long SEED = 20_261;
+
+    /** Before the records are made ready for evaluation. */
+    private static final int BEFORE_THE_VIEW = 10;
+
+    private static final List<String> SETS = List.of(
+            "hearing-check-due",
+            "lithium-monitoring-due",
+            "kidney-function-on-water-tablets",
+            "bone-density-after-fracture",
+            "shingles-vaccination",
+            "not-seen-for-three-years");
+
+    private final PracticeSettings settings;
+    private final Accounts accounts;
+    private final RecordsSeed records;
+    private final CriteriaSets sets;
+    private final Today today;
+
+    DemoStart(PracticeSettings settings, Accounts accounts, RecordsSeed records, CriteriaSets sets, Today today) {
+        this.settings = settings;
+        this.accounts = accounts;
+        this.records = records;
+        this.sets = sets;
+        this.today = today;
+    }
+
+    @EventListener(ApplicationStartedEvent.class)
+    @Order(BEFORE_THE_VIEW)
+    void fill() throws IOException, InvalidCriteria {
+        if (!settings.demo() || !accounts.none()) {
+            return;
+        }
+        DemoPractice practice = new DemoPractice(SEED, today.day());
+        List<DemoPerson> people = practice.people();
+        records.fill(
+                people.stream().map(DemoPerson::record).toList(), DemoPractice.CUSTOM_FIELDS, practice.events(people));
+        for (String id : SETS) {
+            save(id);
+        }
+        // Last, so that a start that was broken off is begun again.
+        DemoAccounts.create(accounts);
+    }
+
+    private void save(String id) throws IOException, InvalidCriteria {
+        if (sets.all().stream().anyMatch(set -> set.id().equals(id))) {
+            return;
+        }
+        String text = new ClassPathResource("demo/" + id + ".json").getContentAsString(StandardCharsets.UTF_8);
+        CriteriaSource source = CriteriaSource.parse(id, text);
+        sets.save(id, source.json().path("name").asString(), source.json(), Optional.empty(), "orla");
+    }
+}

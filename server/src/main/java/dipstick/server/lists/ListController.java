@@ -1,0 +1,150 @@
+package dipstick.server.lists;
+
+import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.InvalidCriteria;
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.Reading;
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.Evaluators;
+import dipstick.server.criteria.SavedSet;
+import dipstick.server.people.PeopleReader;
+import dipstick.server.people.PersonView;
+import dipstick.server.practice.Today;
+import dipstick.server.web.Problems;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The lists: one for each saved criteria set, as of a day. */
+@RestController
+@RequestMapping("/api/lists")
+class ListController {
+    private final CriteriaSets sets;
+    private final Evaluators evaluators;
+    private final PeopleReader people;
+    private final AuditLog audit;
+    private final Today today;
+
+    ListController(CriteriaSets sets, Evaluators evaluators, PeopleReader people, AuditLog audit, Today today) {
+        this.sets = sets;
+        this.evaluators = evaluators;
+        this.people = people;
+        this.audit = audit;
+        this.today = today;
+    }
+
+    /**
+     * @param problem why the set cannot be evaluated over the records of now; empty where it can
+     */
+    record ListSummary(
+            @NotBlank String id,
+            @NotBlank String name,
+            @NotNull String purpose,
+            int on,
+            int toCheck,
+            int has,
+            int eligible,
+            boolean shouldHave,
+            @NotNull String problem) {}
+
+    record ListPage(
+            @NotBlank String id,
+            @NotBlank String name,
+            @NotNull String purpose,
+            @NotBlank String asOf,
+            @NotNull List<ListRow> rows) {}
+
+    @GetMapping
+    List<ListSummary> all() {
+        Evaluator evaluator = evaluators.asOf(today.day());
+        return sets.all().stream().map(set -> summary(set, evaluator)).toList();
+    }
+
+    @GetMapping("/{id}")
+    ListPage list(@PathVariable String id, @RequestParam Optional<LocalDate> asOf) {
+        SavedSet saved = sets.get(id);
+        Evaluator evaluator = evaluators.asOf(asOf.orElseGet(today::day));
+        CriteriaSet set = read(saved, evaluator);
+        audit.record(Act.LIST_READ, id);
+        return new ListPage(id, saved.name(), set.purpose(), evaluator.asOf().toString(), rows(evaluator, set));
+    }
+
+    @GetMapping(value = "/{id}/csv", produces = "text/csv")
+    ResponseEntity<byte[]> csv(@PathVariable String id, @RequestParam Optional<LocalDate> asOf) {
+        Evaluator evaluator = evaluators.asOf(asOf.orElseGet(today::day));
+        String csv = ListCsv.of(rows(evaluator, read(sets.get(id), evaluator)));
+        audit.record(Act.LIST_EXPORTED, id + " as of " + evaluator.asOf());
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(id + "-" + evaluator.asOf() + ".csv", StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(csv.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Somebody on a list, with the reasons. */
+    @GetMapping("/{id}/people/{person}")
+    PersonView person(@PathVariable String id, @PathVariable String person, @RequestParam Optional<LocalDate> asOf) {
+        Evaluator evaluator = evaluators.asOf(asOf.orElseGet(today::day));
+        return people.read(person, evaluator, read(sets.get(id), evaluator));
+    }
+
+    private static List<ListRow> rows(Evaluator evaluator, CriteriaSet set) {
+        Reading reading = evaluator.read(set);
+        return evaluator.members(reading).stream()
+                .map(member -> ListRow.of(reading, member))
+                .toList();
+    }
+
+    private ListSummary summary(SavedSet saved, Evaluator evaluator) {
+        try {
+            Reading reading = evaluator.read(readOrSay(saved, evaluator));
+            return new ListSummary(
+                    saved.id(),
+                    saved.name(),
+                    reading.set().purpose(),
+                    reading.list().yesCount(),
+                    reading.list().unsureCount(),
+                    reading.eligibleAndHas().yesCount(),
+                    reading.eligible().yesCount(),
+                    reading.set().shouldHaveInForce().isPresent(),
+                    "");
+        } catch (InvalidCriteria invalid) {
+            return new ListSummary(saved.id(), saved.name(), "", 0, 0, 0, 0, false, WRONG);
+        }
+    }
+
+    private static final String WRONG =
+            "This set does not fit the records any more, so it has no list. Open it in Criteria to see what is wrong.";
+
+    private CriteriaSet read(SavedSet saved, Evaluator evaluator) {
+        try {
+            return readOrSay(saved, evaluator);
+        } catch (InvalidCriteria invalid) {
+            throw Problems.refused(HttpStatus.UNPROCESSABLE_CONTENT, "invalid-criteria", WRONG);
+        }
+    }
+
+    private CriteriaSet readOrSay(SavedSet saved, Evaluator evaluator) throws InvalidCriteria {
+        return sets.read(saved.json(), Map.of(), evaluator.population().personFields());
+    }
+}

@@ -1,0 +1,35 @@
+package dipstick.server.lists;
+
+import dipstick.core.evaluate.Due;
+import dipstick.core.evaluate.ListMember;
+import dipstick.core.evaluate.ListMember.State;
+import dipstick.core.evaluate.Reading;
+import dipstick.core.export.ReadingExport;
+import dipstick.server.people.PersonLine;
+import jakarta.validation.constraints.NotNull;
+import java.time.temporal.ChronoUnit;
+import java.util.Optional;
+
+/**
+ * Somebody on a list.
+ *
+ * @param due a date, "never", or empty where there is no due date
+ * @param overdueDays days since the due date, negative before it; nothing without one
+ */
+record ListRow(
+        @NotNull PersonLine person,
+        @NotNull State state,
+        @NotNull String due,
+        Optional<Long> overdueDays,
+        @NotNull String band) {
+    static ListRow of(Reading reading, ListMember member) {
+        return new ListRow(
+                PersonLine.of(reading.records(), member.person(), reading.asOf()),
+                member.state(),
+                ReadingExport.dueText(member.due()),
+                member.due() instanceof Due.On(var day)
+                        ? Optional.of(ChronoUnit.DAYS.between(day, reading.asOf()))
+                        : Optional.empty(),
+                member.band().orElse(""));
+    }
+}

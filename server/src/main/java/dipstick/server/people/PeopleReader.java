@@ -1,0 +1,200 @@
+package dipstick.server.people;
+
+import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.Criterion;
+import dipstick.core.criteria.Selection;
+import dipstick.core.criteria.ShouldHave;
+import dipstick.core.criteria.Test;
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.Level.Section;
+import dipstick.core.evaluate.Reading;
+import dipstick.core.explain.Explainer;
+import dipstick.core.explain.Reason;
+import dipstick.core.export.ReadingExport;
+import dipstick.core.population.Codes;
+import dipstick.core.population.Column;
+import dipstick.core.population.Events;
+import dipstick.core.population.Population;
+import dipstick.core.records.Field;
+import dipstick.core.time.DateRange;
+import dipstick.core.time.Window;
+import dipstick.core.wording.DayWords;
+import dipstick.core.wording.FieldWords;
+import dipstick.core.wording.SentencePrinter;
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import dipstick.server.people.PersonView.Bracket;
+import dipstick.server.people.PersonView.CriterionReason;
+import dipstick.server.people.PersonView.Detail;
+import dipstick.server.people.PersonView.ReasonView;
+import dipstick.server.people.PersonView.TimelineRecord;
+import dipstick.server.web.Problems;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+
+/** Reads one person whole; each reading is written down in the audit log. */
+@Service
+public class PeopleReader {
+    private final AuditLog audit;
+
+    PeopleReader(AuditLog audit) {
+        this.audit = audit;
+    }
+
+    public PersonView read(String id, Evaluator evaluator, CriteriaSet set) {
+        int person = evaluator
+                .population()
+                .find(id)
+                .orElseThrow(() -> Problems.refused(
+                        HttpStatus.NOT_FOUND, "no-such-person", "This person is not among the records."));
+        audit.record(Act.PERSON_READ, id);
+        Reading reading = evaluator.read(set);
+        return new PersonView(
+                PersonLine.of(evaluator.population(), person, evaluator.asOf()),
+                details(evaluator.population(), person),
+                reading.people().get(person) ? Optional.of(reading.list().of(person)) : Optional.empty(),
+                ReadingExport.dueText(evaluator.dueOf(set, person)),
+                criteria(set)
+                        .map(one -> reason(evaluator, person, one.section(), one.criterion()))
+                        .toList(),
+                timeline(evaluator, person),
+                criteria(set)
+                        .flatMap(one -> windows(one.criterion().test())
+                                .map(window -> bracket(one.criterion(), window, evaluator.asOf())))
+                        .toList());
+    }
+
+    private record InSection(Section section, Criterion criterion) {}
+
+    private static Stream<InSection> criteria(CriteriaSet set) {
+        List<InSection> all = new ArrayList<>();
+        set.include().forEach(criterion -> all.add(new InSection(Section.INCLUDE, criterion)));
+        set.exclude().forEach(criterion -> all.add(new InSection(Section.EXCLUDE, criterion)));
+        set.shouldHave()
+                .map(ShouldHave::of)
+                .orElse(List.of())
+                .forEach(criterion -> all.add(new InSection(Section.SHOULD_HAVE, criterion)));
+        return all.stream().filter(one -> !one.criterion().off());
+    }
+
+    private static CriterionReason reason(Evaluator evaluator, int person, Section section, Criterion criterion) {
+        return new CriterionReason(
+                section,
+                criterion.id(),
+                criterion
+                        .label()
+                        .orElseGet(() -> new SentencePrinter(evaluator.asOf())
+                                .print(criterion.test())
+                                .text()),
+                view(new Explainer(evaluator, person).explain(criterion.test())));
+    }
+
+    private static ReasonView view(Reason reason) {
+        return new ReasonView(
+                reason.outcome(),
+                reason.words(),
+                reason.records(),
+                reason.parts().stream().map(PeopleReader::view).toList());
+    }
+
+    private static List<Detail> details(Population population, int person) {
+        List<Detail> details = new ArrayList<>();
+        for (Field field : population.personFields().all()) {
+            Column column = population.column(field);
+            int code = column.codes().get(person);
+            if (code != Codes.MISSING) {
+                details.add(new Detail(FieldWords.name(field.name()), value(column, code)));
+            }
+        }
+        return details;
+    }
+
+    private static String value(Column column, int code) {
+        return switch (column) {
+            case Column.OfText texts -> texts.written().get(code);
+            case Column.OfNumber numbers -> FieldWords.number(numbers.numbers().get(code));
+            case Column.OfDate dates -> DayWords.date(dates.days().get(code));
+            case Column.OfFlag _ -> code == Column.OfFlag.TRUE ? "yes" : "no";
+            case Column.OfTexts texts ->
+                String.join(
+                        "; ",
+                        texts.sets().get(code).stream().map(texts.words()::get).toList());
+        };
+    }
+
+    /** Latest first; undated ones last. */
+    private static List<TimelineRecord> timeline(Evaluator evaluator, int person) {
+        Events events = evaluator.population().events();
+        return IntStream.range(events.start(person), events.start(person + 1))
+                .mapToObj(event -> record(evaluator, events, event))
+                .sorted(Comparator.comparing(
+                                (TimelineRecord record) -> record.last().orElse(""))
+                        .reversed())
+                .toList();
+    }
+
+    private static TimelineRecord record(Evaluator evaluator, Events events, int event) {
+        int date = events.on().codes().get(event);
+        Optional<DateRange> days = date == Codes.MISSING
+                ? Optional.empty()
+                : Optional.of(events.on().days().get(date));
+        int value = events.value().codes().get(event);
+        String text = events.text().writtenAt(event);
+        String code = events.code().writtenAt(event);
+        String amount = value == Codes.MISSING
+                ? ""
+                : ": " + FieldWords.number(events.value().numbers().get(value)) + " "
+                        + events.unit().writtenAt(event);
+        String what = text.isEmpty() ? code : code.isEmpty() ? text : text + " (" + code + ")";
+        String kind = events.kind().writtenAt(event);
+        return new TimelineRecord(
+                event,
+                kind,
+                (what.isEmpty() ? kind : what) + amount.stripTrailing(),
+                events.status().writtenAt(event),
+                days.map(DayWords::date).orElse("undated"),
+                evaluator
+                        .dayOf(event)
+                        .map(range -> LocalDate.ofEpochDay(range.first()).toString()),
+                evaluator
+                        .dayOf(event)
+                        .map(range -> LocalDate.ofEpochDay(range.last()).toString()));
+    }
+
+    private static Bracket bracket(Criterion criterion, Window window, LocalDate asOf) {
+        DateRange days = window.daysAsOf(asOf);
+        return new Bracket(
+                criterion.id(), end(days.first(), DateRange.OPEN_FIRST), end(days.last(), DateRange.OPEN_LAST));
+    }
+
+    private static Optional<String> end(int day, int open) {
+        return day == open
+                ? Optional.empty()
+                : Optional.of(LocalDate.ofEpochDay(day).toString());
+    }
+
+    /** The windows of a test whose days are the same for everybody. */
+    private static Stream<Window> windows(Test test) {
+        return switch (test) {
+            case Test.All(var of) -> of.stream().flatMap(PeopleReader::windows);
+            case Test.Any(var of) -> of.stream().flatMap(PeopleReader::windows);
+            case Test.AtLeast some -> some.of().stream().flatMap(PeopleReader::windows);
+            case Test.Not(var of) -> windows(of);
+            case Test.Events events -> window(events.events());
+            case Test.Pick pick -> window(pick.events());
+            case Test.Sequence sequence -> window(sequence.anchor());
+            case Test.OfField _, Test.Age _, Test.Member _, Test.InRoster _ -> Stream.empty();
+        };
+    }
+
+    private static Stream<Window> window(Selection selection) {
+        return selection.window() instanceof Window.AtAge ? Stream.empty() : Stream.of(selection.window());
+    }
+}

@@ -1,0 +1,75 @@
+package dipstick.server.people;
+
+import dipstick.core.population.Codes;
+import dipstick.core.population.Column;
+import dipstick.core.population.Population;
+import dipstick.core.time.DateRange;
+import dipstick.core.wording.DayWords;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.time.Period;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * A person as one line of a list.
+ *
+ * @param age completed years, or the two between which they lie; empty where no birth date is on record
+ */
+public record PersonLine(
+        @NotBlank String id,
+        @NotBlank String name,
+        @NotNull String born,
+        @NotNull String age,
+        @NotNull String phone,
+        @NotNull String provider,
+        @NotNull String site,
+        boolean doNotContact) {
+    public static PersonLine of(Population population, int person, LocalDate asOf) {
+        Column.OfDate births = population.birthDate();
+        int birth = births.codes().get(person);
+        boolean known = birth != Codes.MISSING;
+        String mobile = text(population, person, "mobile");
+        return new PersonLine(
+                population.idOf(person),
+                name(population, person),
+                known ? DayWords.date(births.days().get(birth)) : "",
+                known ? age(births.days().get(birth), asOf) : "",
+                mobile.isEmpty() ? text(population, person, "phone") : mobile,
+                text(population, person, "provider"),
+                text(population, person, "site"),
+                flag(population, person, "do_not_contact"));
+    }
+
+    /** Family name first, as lists are sorted; the id where there is no name. */
+    static String name(Population population, int person) {
+        String name = Stream.of("family_name", "given_name")
+                .map(field -> text(population, person, field))
+                .filter(part -> !part.isEmpty())
+                .collect(Collectors.joining(", "));
+        return name.isEmpty() ? population.idOf(person) : name;
+    }
+
+    static String text(Population population, int person, String field) {
+        return population
+                .personFields()
+                .find(field)
+                .map(found -> ((Column.OfText) population.column(found)).writtenAt(person))
+                .orElse("");
+    }
+
+    private static boolean flag(Population population, int person, String field) {
+        return population
+                .personFields()
+                .find(field)
+                .map(found -> population.column(found).codes().get(person) == Column.OfFlag.TRUE)
+                .orElse(false);
+    }
+
+    private static String age(DateRange birth, LocalDate asOf) {
+        int oldest = Period.between(LocalDate.ofEpochDay(birth.first()), asOf).getYears();
+        int youngest = Period.between(LocalDate.ofEpochDay(birth.last()), asOf).getYears();
+        return oldest == youngest ? String.valueOf(oldest) : youngest + "–" + oldest;
+    }
+}

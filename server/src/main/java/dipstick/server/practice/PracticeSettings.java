@@ -1,0 +1,20 @@
+package dipstick.server.practice;
+
+import java.nio.file.Path;
+import java.time.ZoneId;
+import org.springframework.boot.context.properties.ConfigurationProperties;
+
+/**
+ * The settings that the server is started with.
+ *
+ * @param data the folder in which everything is kept
+ * @param zone the practice's time zone; empty for this machine's
+ * @param practice the practice's name; may be empty
+ * @param demo whether this is the demo, with its invented practice and its accounts
+ */
+@ConfigurationProperties("dipstick")
+public record PracticeSettings(Path data, String zone, String practice, boolean demo) {
+    public ZoneId zoneId() {
+        return zone.isBlank() ? ZoneId.systemDefault() : ZoneId.of(zone);
+    }
+}

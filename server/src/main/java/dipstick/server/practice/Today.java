@@ -1,0 +1,29 @@
+package dipstick.server.practice;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import org.springframework.stereotype.Component;
+
+/** The practice's calendar day, in its own time zone and never in UTC (criteria.md section 2). */
+@Component
+public class Today {
+    private final Clock clock;
+
+    Today(Clock clock, PracticeSettings settings) {
+        this.clock = clock.withZone(settings.zoneId());
+    }
+
+    public LocalDate day() {
+        return LocalDate.now(clock);
+    }
+
+    public Instant now() {
+        return clock.instant();
+    }
+
+    public ZoneId zone() {
+        return clock.getZone();
+    }
+}

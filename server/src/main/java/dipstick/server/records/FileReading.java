@@ -1,0 +1,100 @@
+package dipstick.server.records;
+
+import dipstick.core.records.EventRecord;
+import dipstick.core.records.EventsFile;
+import dipstick.core.records.Field;
+import dipstick.core.records.Fields;
+import dipstick.core.records.PeopleFile;
+import dipstick.core.records.PersonRecord;
+import dipstick.core.records.RowProblem;
+import dipstick.core.records.RowSink;
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Consumer;
+
+/** Reads an uploaded file in chunks of good rows, and hands on what is wrong with the others. */
+final class FileReading {
+    /** Large enough for one look-up to serve many rows, small enough to stay in memory beside others. */
+    private static final int CHUNK = 1000;
+
+    private final ZoneId zone;
+    private final Consumer<RowProblem> problems;
+
+    FileReading(ZoneId zone, Consumer<RowProblem> problems) {
+        this.zone = zone;
+        this.problems = problems;
+    }
+
+    /** Takes people with the fields that their file speaks of. */
+    interface PeopleSink {
+        void header(List<Field> customFields, Set<String> spokenOf);
+
+        void chunk(List<PersonRecord> people);
+    }
+
+    void people(InputStream bytes, Fields known, PeopleSink sink) throws IOException {
+        PeopleFile file = PeopleFile.open(bytes, zone, known);
+        sink.header(file.customFields(), Set.copyOf(file.fieldNames()));
+        Chunks<PersonRecord> chunks = new Chunks<>(sink::chunk);
+        file.forEach(chunks);
+        chunks.flush();
+    }
+
+    void events(InputStream bytes, Consumer<List<EventRecord>> sink) throws IOException {
+        Map<String, Long> lineOfId = new HashMap<>();
+        Chunks<EventRecord> chunks = new Chunks<>(sink);
+        EventsFile.open(bytes, zone).forEach(new RowSink<>() {
+            @Override
+            public void record(long line, EventRecord row) {
+                Long before = row.id().isEmpty() ? null : lineOfId.putIfAbsent(row.id(), line);
+                if (before == null) {
+                    chunks.record(line, row);
+                } else {
+                    chunks.problem(
+                            new RowProblem(line, "id", "“" + row.id() + "” is already the id of line " + before + "."));
+                }
+            }
+
+            @Override
+            public void problem(RowProblem problem) {
+                chunks.problem(problem);
+            }
+        });
+        chunks.flush();
+    }
+
+    private final class Chunks<T> implements RowSink<T> {
+        private final Consumer<List<T>> sink;
+        private final List<T> chunk = new ArrayList<>();
+
+        Chunks(Consumer<List<T>> sink) {
+            this.sink = sink;
+        }
+
+        @Override
+        public void record(long line, T row) {
+            chunk.add(row);
+            if (chunk.size() == CHUNK) {
+                flush();
+            }
+        }
+
+        @Override
+        public void problem(RowProblem problem) {
+            problems.accept(problem);
+        }
+
+        void flush() {
+            if (!chunk.isEmpty()) {
+                sink.accept(List.copyOf(chunk));
+                chunk.clear();
+            }
+        }
+    }
+}

@@ -1,0 +1,75 @@
+package dipstick.server.records;
+
+import java.nio.file.Path;
+import java.util.concurrent.atomic.AtomicReference;
+
+/** One file on its way in: uploaded, read through, then taken or left. */
+final class Import {
+    private final String id;
+    private final FileKind kind;
+    private final String fileName;
+    private final long bytes;
+    private final Path file;
+    private final AtomicReference<State> state = new AtomicReference<>(new State.Checking(0));
+
+    Import(String id, FileKind kind, String fileName, long bytes, Path file) {
+        this.id = id;
+        this.kind = kind;
+        this.fileName = fileName;
+        this.bytes = bytes;
+        this.file = file;
+    }
+
+    /** Where the file is on its way; sizes are in bytes of the file. */
+    sealed interface State {
+        record Checking(long read) implements State {}
+
+        record Checked(FileCheck check) implements State {}
+
+        record Taking(FileCheck check, long read) implements State {}
+
+        record Taken(FileCheck check, Changes changes, int unknownPeople) implements State {}
+
+        /** Nothing was changed. */
+        record Failed(String reason) implements State {}
+    }
+
+    String id() {
+        return id;
+    }
+
+    FileKind kind() {
+        return kind;
+    }
+
+    String fileName() {
+        return fileName;
+    }
+
+    long bytes() {
+        return bytes;
+    }
+
+    Path file() {
+        return file;
+    }
+
+    Path problemsFile() {
+        return file.resolveSibling(file.getFileName() + ".problems.csv");
+    }
+
+    State state() {
+        return state.get();
+    }
+
+    void become(State next) {
+        state.set(next);
+    }
+
+    /** Goes from checked to taking; nothing where it is not checked, or is being taken already. */
+    boolean startTaking() {
+        return state.get() instanceof State.Checked checked
+                && !checked.check().unreadable()
+                && state.compareAndSet(checked, new State.Taking(checked.check(), 0));
+    }
+}

@@ -1,0 +1,164 @@
+package dipstick.server.records;
+
+import dipstick.core.records.RowProblem;
+import dipstick.server.records.Import.State;
+import dipstick.server.web.Problems;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import java.io.IOException;
+import java.security.Principal;
+import java.util.List;
+import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Bringing files in: send one, see what is in it, take its good lines or leave it. */
+@RestController
+@RequestMapping("/api/imports")
+class ImportController {
+    private static final int LONGEST_NAME = 300;
+
+    private final Imports imports;
+
+    ImportController(Imports imports) {
+        this.imports = imports;
+    }
+
+    enum Stage {
+        CHECKING,
+        CHECKED,
+        TAKING,
+        TAKEN,
+        FAILED
+    }
+
+    record LineProblem(
+            long line, @NotNull String column, @NotBlank String reason) {}
+
+    /**
+     * A file on its way in.
+     *
+     * @param read how many of its bytes are read in this stage
+     * @param problems the first of them; all are in the problems file
+     * @param unknownPeople how many people the events name who are not on record yet
+     * @param reason why it failed, where it did
+     */
+    record ImportView(
+            @NotBlank String id,
+            @NotNull FileKind kind,
+            @NotBlank String fileName,
+            long bytes,
+            @NotNull Stage stage,
+            long read,
+            int goodRows,
+            int badLines,
+            @NotNull List<LineProblem> problems,
+            boolean unreadable,
+            int newRows,
+            int changedRows,
+            int unchangedRows,
+            int unknownPeople,
+            @NotNull String reason) {}
+
+    @PostMapping
+    ImportView receive(@RequestParam FileKind kind, @RequestParam String name, HttpServletRequest request)
+            throws IOException {
+        String shortName = name.length() <= LONGEST_NAME ? name : name.substring(0, LONGEST_NAME);
+        return view(imports.receive(kind, shortName, request.getInputStream()));
+    }
+
+    @GetMapping("/{id}")
+    ImportView see(@PathVariable String id) {
+        return view(find(id));
+    }
+
+    @PostMapping("/{id}/take")
+    ImportView take(@PathVariable String id, Principal who) {
+        Import one = find(id);
+        if (!imports.take(one, who.getName())) {
+            throw Problems.refused(
+                    HttpStatus.CONFLICT,
+                    "cannot-be-taken",
+                    "This file is not ready to be taken, or was taken already. Nothing was changed.");
+        }
+        return view(one);
+    }
+
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void forget(@PathVariable String id) throws IOException {
+        imports.forget(find(id));
+    }
+
+    /** Every bad line of the file, as CSV. */
+    @GetMapping(value = "/{id}/problems", produces = "text/csv")
+    ResponseEntity<Resource> problems(@PathVariable String id) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("problems.csv")
+                                .build()
+                                .toString())
+                .body(new FileSystemResource(find(id).problemsFile()));
+    }
+
+    private Import find(String id) {
+        return imports.find(id)
+                .orElseThrow(() -> Problems.refused(
+                        HttpStatus.NOT_FOUND,
+                        "no-such-import",
+                        "This file is not here any more. What was taken of it is kept; send it again if need be."));
+    }
+
+    private static ImportView view(Import one) {
+        return switch (one.state()) {
+            case State.Checking(long read) -> view(one, Stage.CHECKING, read, NOTHING_YET, Changes.NONE, 0, "");
+            case State.Checked(FileCheck check) -> view(one, Stage.CHECKED, one.bytes(), check, Changes.NONE, 0, "");
+            case State.Taking(FileCheck check, long read) -> view(one, Stage.TAKING, read, check, Changes.NONE, 0, "");
+            case State.Taken(FileCheck check, Changes changes, int unknown) ->
+                view(one, Stage.TAKEN, one.bytes(), check, changes, unknown, "");
+            case State.Failed(String reason) -> view(one, Stage.FAILED, 0, NOTHING_YET, Changes.NONE, 0, reason);
+        };
+    }
+
+    private static final FileCheck NOTHING_YET = new FileCheck(0, 0, List.of(), false);
+
+    private static ImportView view(
+            Import one, Stage stage, long read, FileCheck check, Changes changes, int unknownPeople, String reason) {
+        return new ImportView(
+                one.id(),
+                one.kind(),
+                one.fileName(),
+                one.bytes(),
+                stage,
+                read,
+                check.goodRows(),
+                check.badLines(),
+                check.firstProblems().stream().map(ImportController::line).toList(),
+                check.unreadable(),
+                changes.newRows(),
+                changes.changedRows(),
+                changes.unchangedRows(),
+                unknownPeople,
+                reason);
+    }
+
+    private static LineProblem line(RowProblem problem) {
+        return new LineProblem(problem.line(), problem.column(), problem.reason());
+    }
+}

@@ -1,0 +1,245 @@
+package dipstick.server.records;
+
+import dipstick.core.records.EventRecord;
+import dipstick.core.records.Field;
+import dipstick.core.records.Fields;
+import dipstick.core.records.PersonRecord;
+import dipstick.core.records.UnreadableFile;
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import dipstick.server.practice.PracticeSettings;
+import dipstick.server.practice.Today;
+import jakarta.annotation.PostConstruct;
+import jakarta.annotation.PreDestroy;
+import java.io.BufferedInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.LongConsumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.util.FileSystemUtils;
+
+/**
+ * Brings files in: each is kept aside and read through, so that a person sees what is wrong with it, and is then taken
+ * in one transaction or left. One file is taken at a time.
+ */
+@Service
+class Imports {
+    private static final Logger LOG = LoggerFactory.getLogger(Imports.class);
+
+    private final RecordsWriter writer;
+    private final ImportLogMapper log;
+    private final Views views;
+    private final Today today;
+    private final AuditLog audit;
+    private final TransactionTemplate transaction;
+    private final ApplicationEventPublisher events;
+    private final Path folder;
+    private final Map<String, Import> imports = new ConcurrentHashMap<>();
+    private final ExecutorService checking = Executors.newVirtualThreadPerTaskExecutor();
+    private final ExecutorService taking = Executors.newSingleThreadExecutor();
+
+    Imports(
+            RecordsWriter writer,
+            ImportLogMapper log,
+            Views views,
+            Today today,
+            AuditLog audit,
+            PlatformTransactionManager transactions,
+            ApplicationEventPublisher events,
+            PracticeSettings settings) {
+        this.writer = writer;
+        this.log = log;
+        this.views = views;
+        this.today = today;
+        this.audit = audit;
+        this.transaction = new TransactionTemplate(transactions);
+        this.events = events;
+        this.folder = settings.data().resolve("incoming");
+    }
+
+    /** Removes what a stop in the middle left behind; none of it was taken. */
+    @PostConstruct
+    void removeLeftovers() throws IOException {
+        FileSystemUtils.deleteRecursively(folder);
+    }
+
+    /** Keeps the file aside and begins to read it through. */
+    Import receive(FileKind kind, String fileName, InputStream bytes) throws IOException {
+        Files.createDirectories(folder);
+        String id = UUID.randomUUID().toString();
+        Path file = folder.resolve(id + ".upload");
+        long size = Files.copy(bytes, file);
+        Import received = new Import(id, kind, fileName, size, file);
+        imports.put(id, received);
+        checking.execute(() -> check(received));
+        return received;
+    }
+
+    Optional<Import> find(String id) {
+        return Optional.ofNullable(imports.get(id));
+    }
+
+    List<ImportLogMapper.Entry> latest() {
+        return log.latest();
+    }
+
+    /** Begins to take the good lines; false where that cannot be done, or was done already. */
+    boolean take(Import one, String who) {
+        boolean started = one.startTaking();
+        if (started) {
+            taking.execute(() -> takeNow(one, who));
+        }
+        return started;
+    }
+
+    /** Forgets a file and what was read of it; what was taken stays. */
+    void forget(Import one) throws IOException {
+        imports.remove(one.id());
+        Files.deleteIfExists(one.file());
+        Files.deleteIfExists(one.problemsFile());
+    }
+
+    private void check(Import one) {
+        int[] good = {0};
+        boolean unreadable = false;
+        try (ProblemsFile problems = new ProblemsFile(one.problemsFile())) {
+            try (InputStream bytes = open(one, read -> one.become(new Import.State.Checking(read)))) {
+                FileReading reading = new FileReading(today.zone(), problems::add);
+                switch (one.kind()) {
+                    case PEOPLE ->
+                        reading.people(bytes, views.fields(), new FileReading.PeopleSink() {
+                            @Override
+                            public void header(List<Field> customFields, Set<String> spokenOf) {
+                                // Nothing is written while the file is only read through.
+                            }
+
+                            @Override
+                            public void chunk(List<PersonRecord> people) {
+                                good[0] += people.size();
+                            }
+                        });
+                    case EVENTS -> reading.events(bytes, chunk -> good[0] += chunk.size());
+                }
+            } catch (UnreadableFile broken) {
+                problems.add(broken.problem());
+                unreadable = true;
+            }
+            one.become(
+                    new Import.State.Checked(new FileCheck(good[0], problems.lines(), problems.first(), unreadable)));
+        } catch (IOException | RuntimeException failure) {
+            failed(one, failure);
+        }
+    }
+
+    private void takeNow(Import one, String who) {
+        try {
+            // Before the transaction, in which only the writer may use MyBatis.
+            Fields known = views.fields();
+            Import.State.Taken taken = transaction.execute(_ -> write(one, known));
+            events.publishEvent(new RecordsChanged());
+            audit.record(who, Act.RECORDS_BROUGHT_IN, one.fileName());
+            log.insert(new ImportLogMapper.Entry(
+                    today.now(),
+                    who,
+                    one.kind().name(),
+                    one.fileName(),
+                    taken.changes().newRows(),
+                    taken.changes().changedRows(),
+                    taken.changes().unchangedRows(),
+                    taken.check().badLines(),
+                    taken.unknownPeople()));
+            one.become(taken);
+            Files.deleteIfExists(one.file());
+        } catch (IOException | RuntimeException failure) {
+            failed(one, failure);
+        }
+    }
+
+    private Import.State.Taken write(Import one, Fields known) {
+        FileCheck check = ((Import.State.Taking) one.state()).check();
+        Set<String> unknownPeople = new HashSet<>();
+        List<Changes> changes = new ArrayList<>();
+        try (InputStream bytes = open(one, read -> one.become(new Import.State.Taking(check, read)))) {
+            // What is wrong with lines was said when the file was read through.
+            FileReading reading = new FileReading(today.zone(), _ -> {});
+            switch (one.kind()) {
+                case PEOPLE -> reading.people(bytes, known, new Writing(changes, known));
+                case EVENTS ->
+                    reading.events(bytes, chunk -> {
+                        changes.add(writer.writeEvents(chunk));
+                        unknown(chunk, unknownPeople);
+                    });
+            }
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+        return new Import.State.Taken(
+                check, changes.stream().reduce(Changes.NONE, Changes::plus), unknownPeople.size());
+    }
+
+    private void unknown(List<EventRecord> chunk, Set<String> unknownPeople) {
+        for (EventRecord event : chunk) {
+            if (views.current().population().find(event.personId()).isEmpty()) {
+                unknownPeople.add(event.personId());
+            }
+        }
+    }
+
+    private final class Writing implements FileReading.PeopleSink {
+        private final List<Changes> changes;
+        private Fields fields;
+        private Set<String> spokenOf = Set.of();
+
+        Writing(List<Changes> changes, Fields known) {
+            this.changes = changes;
+            this.fields = known;
+        }
+
+        @Override
+        public void header(List<Field> customFields, Set<String> spokenOf) {
+            writer.addCustomFields(customFields, fields);
+            this.fields = fields.with(customFields);
+            this.spokenOf = spokenOf;
+        }
+
+        @Override
+        public void chunk(List<PersonRecord> people) {
+            changes.add(writer.writePeople(people, spokenOf, fields));
+        }
+    }
+
+    private static InputStream open(Import one, LongConsumer progress) throws IOException {
+        return new BufferedInputStream(new CountingInputStream(Files.newInputStream(one.file()), progress), 1 << 16);
+    }
+
+    private static void failed(Import one, Exception failure) {
+        LOG.error("Bringing in {} failed", one.fileName(), failure);
+        one.become(new Import.State.Failed(
+                "Something went wrong on our side while the file was read. Nothing of it was taken; what was there"
+                        + " before is kept. Try again."));
+    }
+
+    @PreDestroy
+    void stop() {
+        checking.shutdownNow();
+        taking.shutdown();
+    }
+}

@@ -1,0 +1,120 @@
+package dipstick.server.records;
+
+import dipstick.core.population.Codes;
+import dipstick.core.population.Column;
+import dipstick.core.population.Events;
+import dipstick.core.time.DateRange;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What is on record, how fresh it is, and the words that occur in it. */
+@RestController
+@RequestMapping("/api/records")
+class RecordsController {
+    private final Views views;
+    private final Imports imports;
+
+    RecordsController(Views views, Imports imports) {
+        this.views = views;
+        this.imports = imports;
+    }
+
+    record KindCount(@NotBlank String kind, int records, Optional<String> first, Optional<String> last) {}
+
+    record Taken(
+            @NotBlank String takenAt,
+            @NotBlank String takenBy,
+            @NotNull FileKind kind,
+            @NotBlank String fileName,
+            int newRows,
+            int changedRows,
+            int unchangedRows,
+            int badLines) {}
+
+    /**
+     * @param waiting records that count once their people are brought in
+     * @param builtAt when the records were last made ready, as an instant
+     */
+    record Overview(
+            int people,
+            int records,
+            int waiting,
+            @NotBlank String builtAt,
+            @NotNull List<KindCount> kinds,
+            @NotNull List<Taken> imports) {}
+
+    @GetMapping
+    Overview overview() {
+        View view = views.current();
+        Events events = view.population().events();
+        return new Overview(
+                view.population().size(),
+                events.size(),
+                view.eventsOfUnknownPeople(),
+                view.builtAt().toString(),
+                kinds(events),
+                imports.latest().stream().map(RecordsController::taken).toList());
+    }
+
+    @GetMapping("/vocabulary")
+    Vocabulary vocabulary() {
+        return Vocabulary.of(views.current().population());
+    }
+
+    /** The terms of the records whose words hold what is looked for, most frequent first. */
+    @GetMapping("/terms")
+    List<Terms.Term> terms(@RequestParam(defaultValue = "") String find) {
+        return Terms.find(views.current().population().events(), find);
+    }
+
+    private static Taken taken(ImportLogMapper.Entry entry) {
+        return new Taken(
+                entry.takenAt().toString(),
+                entry.takenBy(),
+                FileKind.valueOf(entry.kind()),
+                entry.fileName(),
+                entry.newRows(),
+                entry.changedRows(),
+                entry.unchangedRows(),
+                entry.badLines());
+    }
+
+    private static List<KindCount> kinds(Events events) {
+        Column.OfText kinds = events.kind();
+        int[] counts = new int[kinds.codeCount()];
+        int[] first =
+                IntStream.generate(() -> Integer.MAX_VALUE).limit(counts.length).toArray();
+        int[] last =
+                IntStream.generate(() -> Integer.MIN_VALUE).limit(counts.length).toArray();
+        Column.OfDate on = events.on();
+        for (int event = 0; event < events.size(); event++) {
+            int kind = kinds.codes().get(event);
+            counts[kind]++;
+            int day = on.codes().get(event);
+            if (day != Codes.MISSING) {
+                DateRange days = on.days().get(day);
+                first[kind] = Math.min(first[kind], days.first());
+                last[kind] = Math.max(last[kind], days.last());
+            }
+        }
+        return IntStream.range(1, counts.length)
+                .mapToObj(kind ->
+                        new KindCount(kinds.written().get(kind), counts[kind], day(first[kind]), day(last[kind])))
+                .sorted(Comparator.comparingInt(KindCount::records).reversed())
+                .toList();
+    }
+
+    private static Optional<String> day(int day) {
+        boolean none = day == Integer.MAX_VALUE || day == Integer.MIN_VALUE;
+        return none ? Optional.empty() : Optional.of(LocalDate.ofEpochDay(day).toString());
+    }
+}

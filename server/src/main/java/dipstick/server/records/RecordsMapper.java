@@ -1,0 +1,88 @@
+package dipstick.server.records;
+
+import java.util.List;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.apache.ibatis.cursor.Cursor;
+import org.apache.ibatis.mapping.ResultSetType;
+
+@Mapper
+interface RecordsMapper {
+    record CustomFieldRow(String name, String type) {}
+
+    record KnownEvent(String recordKey, String fingerprint) {}
+
+    @Select("SELECT name, type FROM custom_field ORDER BY name")
+    List<CustomFieldRow> customFields();
+
+    @Insert("INSERT INTO custom_field (name, type) VALUES (#{name}, #{type})")
+    int insertCustomField(CustomFieldRow field);
+
+    @Select("SELECT * FROM person ORDER BY id")
+    @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
+    Cursor<PersonRow> allPeople();
+
+    @Select("SELECT * FROM event")
+    @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
+    Cursor<EventRow> allEvents();
+
+    @Select("""
+            <script>
+            SELECT * FROM person WHERE id IN
+            <foreach collection="ids" item="id" open="(" close=")" separator=",">#{id}</foreach>
+            </script>
+            """)
+    List<PersonRow> people(@Param("ids") List<String> ids);
+
+    @Select("""
+            <script>
+            SELECT record_key, fingerprint FROM event WHERE record_key IN
+            <foreach collection="keys" item="key" open="(" close=")" separator=",">#{key}</foreach>
+            </script>
+            """)
+    List<KnownEvent> knownEvents(@Param("keys") List<String> keys);
+
+    @Insert("""
+            INSERT INTO person (id, family_name, given_name, birth_first, birth_last, sex, status, deceased_first,
+                deceased_last, provider, site, phone, mobile, email, address, city, postcode, language, contact_by,
+                do_not_contact, custom)
+            VALUES (#{id}, #{familyName}, #{givenName}, #{birthFirst}, #{birthLast}, #{sex}, #{status},
+                #{deceasedFirst}, #{deceasedLast}, #{provider}, #{site}, #{phone}, #{mobile}, #{email}, #{address},
+                #{city}, #{postcode}, #{language}, #{contactBy}, #{doNotContact}, #{custom})
+            """)
+    int insertPerson(PersonRow person);
+
+    @Update("""
+            UPDATE person SET family_name = #{familyName}, given_name = #{givenName}, birth_first = #{birthFirst},
+                birth_last = #{birthLast}, sex = #{sex}, status = #{status}, deceased_first = #{deceasedFirst},
+                deceased_last = #{deceasedLast}, provider = #{provider}, site = #{site}, phone = #{phone},
+                mobile = #{mobile}, email = #{email}, address = #{address}, city = #{city}, postcode = #{postcode},
+                language = #{language}, contact_by = #{contactBy}, do_not_contact = #{doNotContact},
+                custom = #{custom}
+            WHERE id = #{id}
+            """)
+    int updatePerson(PersonRow person);
+
+    @Insert("""
+            INSERT INTO event (record_key, fingerprint, id, person_id, kind, code, system, text, on_first, on_last,
+                until_first, until_last, status, event_value, unit, value_text, keywords, provider, site, source)
+            VALUES (#{recordKey}, #{fingerprint}, #{id}, #{personId}, #{kind}, #{code}, #{system}, #{text},
+                #{onFirst}, #{onLast}, #{untilFirst}, #{untilLast}, #{status}, #{eventValue}, #{unit}, #{valueText},
+                #{keywords}, #{provider}, #{site}, #{source})
+            """)
+    int insertEvent(EventRow event);
+
+    @Update("""
+            UPDATE event SET fingerprint = #{fingerprint}, person_id = #{personId}, kind = #{kind}, code = #{code},
+                system = #{system}, text = #{text}, on_first = #{onFirst}, on_last = #{onLast},
+                until_first = #{untilFirst}, until_last = #{untilLast}, status = #{status},
+                event_value = #{eventValue}, unit = #{unit}, value_text = #{valueText}, keywords = #{keywords},
+                provider = #{provider}, site = #{site}, source = #{source}
+            WHERE record_key = #{recordKey}
+            """)
+    int updateEvent(EventRow event);
+}

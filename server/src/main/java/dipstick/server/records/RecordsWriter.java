@@ -1,0 +1,103 @@
+package dipstick.server.records;
+
+import dipstick.core.records.EventRecord;
+import dipstick.core.records.Field;
+import dipstick.core.records.FieldValue;
+import dipstick.core.records.Fields;
+import dipstick.core.records.PersonRecord;
+import dipstick.server.records.RecordsMapper.CustomFieldRow;
+import dipstick.server.records.RecordsMapper.KnownEvent;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.apache.ibatis.session.ExecutorType;
+import org.apache.ibatis.session.SqlSessionFactory;
+import org.mybatis.spring.SqlSessionTemplate;
+import org.springframework.stereotype.Component;
+
+/**
+ * Writes records over those that they name. Runs inside the caller's transaction, in which nothing else may use
+ * MyBatis before it: its statements are sent in batches.
+ */
+@Component
+class RecordsWriter {
+    private final SqlSessionTemplate session;
+    private final RecordsMapper batch;
+
+    RecordsWriter(SqlSessionFactory factory) {
+        this.session = new SqlSessionTemplate(factory, ExecutorType.BATCH);
+        this.batch = session.getMapper(RecordsMapper.class);
+    }
+
+    void addCustomFields(Collection<Field> fields, Fields known) {
+        for (Field field : fields) {
+            if (known.find(field.name()).isEmpty()) {
+                batch.insertCustomField(
+                        new CustomFieldRow(field.name(), field.type().name()));
+            }
+        }
+    }
+
+    /**
+     * Writes people with ids of their own.
+     *
+     * @param spokenOf the fields that the new records speak of; the others stay as they are
+     */
+    Changes writePeople(List<PersonRecord> people, Set<String> spokenOf, Fields fields) {
+        Map<String, PersonRecord> known = new HashMap<>();
+        for (PersonRow row : batch.people(people.stream().map(PersonRecord::id).toList())) {
+            known.put(row.id(), RowMapping.person(row, fields));
+        }
+        int added = 0;
+        int changed = 0;
+        for (PersonRecord person : people) {
+            PersonRecord before = known.get(person.id());
+            if (before == null) {
+                batch.insertPerson(RowMapping.row(person));
+                added++;
+            } else {
+                PersonRecord after = over(before, person, spokenOf);
+                if (!after.equals(before)) {
+                    batch.updatePerson(RowMapping.row(after));
+                    changed++;
+                }
+            }
+        }
+        session.flushStatements();
+        return new Changes(added, changed, people.size() - added - changed);
+    }
+
+    private static PersonRecord over(PersonRecord before, PersonRecord after, Set<String> spokenOf) {
+        Map<String, FieldValue> values = new HashMap<>(before.values());
+        values.keySet().removeAll(spokenOf);
+        values.putAll(after.values());
+        return new PersonRecord(before.id(), values);
+    }
+
+    /** Writes events; of those that are known by all their fields, the same one twice is one. */
+    Changes writeEvents(List<EventRecord> events) {
+        Map<String, EventRow> rows = new LinkedHashMap<>();
+        events.stream().map(RowMapping::row).forEach(row -> rows.putIfAbsent(row.recordKey(), row));
+        Map<String, String> known = new HashMap<>();
+        for (KnownEvent event : batch.knownEvents(List.copyOf(rows.keySet()))) {
+            known.put(event.recordKey(), event.fingerprint());
+        }
+        int added = 0;
+        int changed = 0;
+        for (EventRow row : rows.values()) {
+            String before = known.get(row.recordKey());
+            if (before == null) {
+                batch.insertEvent(row);
+                added++;
+            } else if (!before.equals(row.fingerprint())) {
+                batch.updateEvent(row);
+                changed++;
+            }
+        }
+        session.flushStatements();
+        return new Changes(added, changed, events.size() - added - changed);
+    }
+}

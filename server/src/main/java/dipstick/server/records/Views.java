@@ -1,0 +1,91 @@
+package dipstick.server.records;
+
+import dipstick.core.population.PopulationBuilder;
+import dipstick.core.records.Field;
+import dipstick.core.records.FieldType;
+import dipstick.core.records.Fields;
+import dipstick.server.practice.Today;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
+import org.apache.ibatis.cursor.Cursor;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationStartedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Builds the view of the records aside, and swaps it in when it is whole. */
+@Service
+public class Views {
+    private static final Logger LOG = LoggerFactory.getLogger(Views.class);
+
+    /** After the demo's records are in place. */
+    static final int AFTER_FIRST_RECORDS = 100;
+
+    private final RecordsMapper records;
+    private final TransactionTemplate reading;
+    private final Today today;
+    private final AtomicReference<View> current;
+
+    Views(RecordsMapper records, PlatformTransactionManager transactions, Today today) {
+        this.records = records;
+        this.reading = new TransactionTemplate(transactions);
+        this.reading.setReadOnly(true);
+        this.today = today;
+        this.current = new AtomicReference<>(new View(0, new PopulationBuilder(Fields.PERSON).seal(), 0, today.now()));
+    }
+
+    /** The view of now; whoever evaluates keeps what this gives. */
+    public View current() {
+        return current.get();
+    }
+
+    @EventListener(ApplicationStartedEvent.class)
+    @Order(AFTER_FIRST_RECORDS)
+    void buildAtStart() {
+        rebuild();
+    }
+
+    @EventListener(RecordsChanged.class)
+    void buildAfterChange() {
+        rebuild();
+    }
+
+    private synchronized void rebuild() {
+        long start = System.nanoTime();
+        PopulationBuilder builder = reading.execute(_ -> load());
+        View view = new View(current.get().version() + 1, builder.seal(), builder.eventsOfUnknownPeople(), today.now());
+        current.set(view);
+        LOG.info(
+                "The records are ready: {} people, {} events, in {} ms",
+                view.population().size(),
+                view.population().events().size(),
+                (System.nanoTime() - start) / 1_000_000);
+    }
+
+    private PopulationBuilder load() {
+        Fields fields = fields();
+        PopulationBuilder builder = new PopulationBuilder(fields);
+        try (Cursor<PersonRow> people = records.allPeople();
+                Cursor<EventRow> events = records.allEvents()) {
+            people.forEach(row -> builder.add(RowMapping.person(row, fields)));
+            events.forEach(row -> builder.add(RowMapping.event(row)));
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        }
+        return builder;
+    }
+
+    /** The person fields of the practice: the known ones and its own. */
+    Fields fields() {
+        List<Field> custom = records.customFields().stream()
+                .map(row -> new Field(row.name(), FieldType.valueOf(row.type())))
+                .toList();
+        return Fields.PERSON.with(custom);
+    }
+}

@@ -1,0 +1,66 @@
+package dipstick.server.web;
+
+import java.util.List;
+import java.util.Map;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.security.core.AuthenticationException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Turns whatever goes wrong into a problem detail; nobody ever sees a stack trace. */
+@RestControllerAdvice
+class ProblemAdvice extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+
+    @Override
+    protected ResponseEntity<Object> handleMethodArgumentNotValid(
+            MethodArgumentNotValidException invalid, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        ProblemDetail problem = Problems.problem(
+                HttpStatus.UNPROCESSABLE_CONTENT, "incomplete", "Some of what was filled in does not fit.");
+        problem.setProperty(
+                "errors",
+                invalid.getFieldErrors().stream()
+                        .map(error -> Map.of(
+                                "pointer",
+                                "/" + error.getField(),
+                                "message",
+                                String.valueOf(error.getDefaultMessage())))
+                        .toList());
+        return ResponseEntity.unprocessableContent().body(problem);
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException unreadable,
+            HttpHeaders headers,
+            HttpStatusCode status,
+            WebRequest request) {
+        ProblemDetail problem = Problems.problem(
+                HttpStatus.BAD_REQUEST, "unreadable", "What was sent could not be read. Nothing was changed.");
+        problem.setProperty("errors", List.of());
+        return ResponseEntity.badRequest().body(problem);
+    }
+
+    @ExceptionHandler(Exception.class)
+    ProblemDetail unexpected(Exception failure) throws Exception {
+        if (failure instanceof AccessDeniedException || failure instanceof AuthenticationException) {
+            throw failure;
+        }
+        LOG.error("A request failed", failure);
+        return Problems.problem(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "our-mistake",
+                "Something went wrong on our side. What was saved before is kept; try again.");
+    }
+}

@@ -3,9 +3,9 @@ package dipstick.server.accounts;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
 import dipstick.server.web.Problems;
+import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
@@ -34,16 +34,10 @@ class SessionController {
         this.today = today;
     }
 
-    record SignedIn(
-            @NotBlank String name,
-            @NotBlank String displayName,
-            @NotNull Role role) {}
+    record SignedIn(String name, String displayName, Role role) {}
 
     /** An account that the demo's sign-in page shows with its password. */
-    record DemoAccount(
-            @NotBlank String name,
-            @NotBlank String password,
-            @NotBlank String who) {}
+    record DemoAccount(String name, String password, String who) {}
 
     /**
      * @param signedIn who, or nothing
@@ -51,14 +45,14 @@ class SessionController {
      */
     record Session(
             Optional<SignedIn> signedIn,
-            @NotNull String practice,
-            @NotBlank String today,
-            @NotBlank String zone,
+            String practice,
+            String today,
+            String zone,
             boolean firstAccountNeeded,
-            @NotNull List<DemoAccount> demoAccounts) {}
+            List<DemoAccount> demoAccounts) {}
 
     @GetMapping("/api/session")
-    Session session(@CurrentSecurityContext SecurityContext context) {
+    Session session(@Parameter(hidden = true) @CurrentSecurityContext SecurityContext context) {
         Optional<SignedIn> signedIn = Optional.ofNullable(context.getAuthentication())
                 .filter(Authentication::isAuthenticated)
                 .flatMap(who -> accounts.find(who.getName()))

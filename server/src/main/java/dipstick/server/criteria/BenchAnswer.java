@@ -11,8 +11,6 @@ import dipstick.core.wording.Phrase;
 import dipstick.core.wording.Sentence;
 import dipstick.core.wording.SentencePrinter;
 import dipstick.core.wording.Slot;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,20 +21,11 @@ import java.util.Optional;
  *
  * @param levels nothing where there are findings
  */
-record BenchAnswer(@NotBlank String asOf, @NotNull List<Finding> findings, Optional<Levels> levels) {
+record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels) {
     /** @param document the set it is in; empty for the draft itself */
-    record Finding(
-            @NotNull String document,
-            @NotNull String pointer,
-            @NotBlank String message) {}
+    record Finding(String document, String pointer, String message) {}
 
-    record Levels(
-            int people,
-            int deceased,
-            @NotNull List<CriterionLevel> criteria,
-            @NotNull Counts eligible,
-            @NotNull Counts has,
-            @NotNull Counts list) {}
+    record Levels(int people, int deceased, List<CriterionLevel> criteria, Counts eligible, Counts has, Counts list) {}
 
     record Counts(int yes, int unsure) {
         static Counts of(Answer answer) {
@@ -50,18 +39,15 @@ record BenchAnswer(@NotBlank String asOf, @NotNull List<Finding> findings, Optio
      * @param remaining nothing in what should be on record, too
      */
     record CriterionLevel(
-            @NotNull Section section,
+            Section section,
             int index,
-            @NotBlank String id,
+            String id,
             boolean off,
-            @NotNull SentenceView sentence,
+            SentenceView sentence,
             Optional<Counts> alone,
             Optional<Counts> remaining) {}
 
-    record SentenceView(
-            @NotNull String pointer,
-            @NotNull List<PhraseView> phrases,
-            @NotNull List<SentenceView> parts) {
+    record SentenceView(String pointer, List<PhraseView> phrases, List<SentenceView> parts) {
         static SentenceView of(Sentence sentence) {
             return new SentenceView(
                     sentence.pointer(),
@@ -71,10 +57,7 @@ record BenchAnswer(@NotBlank String asOf, @NotNull List<Finding> findings, Optio
     }
 
     /** Words, which can be changed in place where there is a control and the pointer of what it changes. */
-    record PhraseView(
-            @NotNull String text,
-            Optional<Slot.Control> control,
-            @NotNull String pointer) {
+    record PhraseView(String text, Optional<Slot.Control> control, String pointer) {
         static PhraseView of(Phrase phrase) {
             return new PhraseView(
                     phrase.text(),

@@ -10,7 +10,6 @@ import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PersonView;
 import dipstick.server.practice.Today;
 import dipstick.server.web.Problems;
-import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -47,7 +46,7 @@ class BenchController {
      * @param settings of the dials, by name
      */
     record Draft(
-            @NotNull @Schema(type = "object") JsonNode document,
+            @NotNull JsonNode document,
             Optional<LocalDate> asOf,
             @NotNull Map<String, String> settings) {}
 

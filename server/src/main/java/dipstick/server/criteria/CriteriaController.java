@@ -6,8 +6,6 @@ import dipstick.server.accounts.Accounts;
 import dipstick.server.records.Views;
 import dipstick.server.web.Problems;
 import io.swagger.v3.oas.annotations.media.Schema;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import java.security.Principal;
 import java.util.List;
 import java.util.Map;
@@ -43,19 +41,13 @@ class CriteriaController {
         this.views = views;
     }
 
-    record SetSummary(
-            @NotBlank String id,
-            @NotBlank String name,
-            @NotNull String purpose,
-            int version,
-            @NotBlank String changedAt,
-            @NotBlank String changedBy) {}
+    record SetSummary(String id, String name, String purpose, int version, String changedAt, String changedBy) {}
 
     record SetDocument(
             int version,
-            @NotBlank String changedAt,
-            @NotBlank String changedBy,
-            @NotNull @Schema(type = "object") JsonNode document) {}
+            String changedAt,
+            String changedBy,
+            JsonNode document) {}
 
     @GetMapping
     List<SetSummary> all() {

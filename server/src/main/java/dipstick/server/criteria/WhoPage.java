@@ -7,7 +7,6 @@ import dipstick.core.evaluate.Reading;
 import dipstick.core.population.Population;
 import dipstick.server.people.PersonLine;
 import dipstick.server.web.Problems;
-import jakarta.validation.constraints.NotNull;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
@@ -19,7 +18,7 @@ import org.springframework.http.HttpStatus;
  *
  * @param after the id to ask on from; nothing where these are the last
  */
-record WhoPage(int total, @NotNull List<PersonLine> people, Optional<String> after) {
+record WhoPage(int total, List<PersonLine> people, Optional<String> after) {
     private static final int PAGE = 200;
 
     /** Which number of the sheet the people are behind. */

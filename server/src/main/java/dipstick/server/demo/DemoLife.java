@@ -42,7 +42,7 @@ final class DemoLife {
     }
 
     private void visits(int age, LocalDate until) {
-        double perYear = 1.1 + age / 42.0;
+        double perYear = 0.9 + age / 48.0;
         boolean oftenUnplanned = chance.percent(1.5);
         for (LocalDate year = start; year.isBefore(until); year = year.plusYears(1)) {
             int visits = chance.happenings(perYear);

@@ -65,7 +65,7 @@ record DemoPerson(
         }
         contacts(values, number, chance);
         values.put("registered_on", new FieldValue.OfDate(DateRange.day(registered)));
-        if (age > 50 || chance.percent(30)) {
+        if (chance.percent(97)) {
             values.put("wears_aid", new FieldValue.OfFlag(wearsAid));
         }
         if (age >= 65 && chance.percent(80)) {

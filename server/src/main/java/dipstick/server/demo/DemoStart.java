@@ -8,23 +8,19 @@ import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
 import dipstick.server.records.RecordsSeed;
+import dipstick.server.records.Views;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.boot.context.event.ApplicationStartedEvent;
-import org.springframework.context.event.EventListener;
-import org.springframework.core.annotation.Order;
+import org.springframework.context.SmartLifecycle;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 
 /** Fills an empty data folder with the demo practice when the server is started as the demo. */
 @Component
-class DemoStart {
+class DemoStart implements SmartLifecycle {
     private static final long SEED = 20_261;
-
-    /** Before the records are made ready for evaluation. */
-    private static final int BEFORE_THE_VIEW = 10;
 
     private static final List<String> SETS = List.of(
             "hearing-check-due",
@@ -39,6 +35,7 @@ class DemoStart {
     private final RecordsSeed records;
     private final CriteriaSets sets;
     private final Today today;
+    private boolean started;
 
     DemoStart(PracticeSettings settings, Accounts accounts, RecordsSeed records, CriteriaSets sets, Today today) {
         this.settings = settings;
@@ -48,9 +45,32 @@ class DemoStart {
         this.today = today;
     }
 
-    @EventListener(ApplicationStartedEvent.class)
-    @Order(BEFORE_THE_VIEW)
-    void fill() throws IOException, InvalidCriteria {
+    @Override
+    public void start() {
+        try {
+            fill();
+        } catch (IOException | InvalidCriteria broken) {
+            throw new IllegalStateException("The demo's criteria sets cannot be read", broken);
+        }
+        started = true;
+    }
+
+    @Override
+    public void stop() {
+        started = false;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return started;
+    }
+
+    @Override
+    public int getPhase() {
+        return Views.AFTER_FIRST_RECORDS - 1;
+    }
+
+    private void fill() throws IOException, InvalidCriteria {
         if (!settings.demo() || !accounts.none()) {
             return;
         }

@@ -13,8 +13,6 @@ import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PersonView;
 import dipstick.server.practice.Today;
 import dipstick.server.web.Problems;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
@@ -53,22 +51,17 @@ class ListController {
      * @param problem why the set cannot be evaluated over the records of now; empty where it can
      */
     record ListSummary(
-            @NotBlank String id,
-            @NotBlank String name,
-            @NotNull String purpose,
+            String id,
+            String name,
+            String purpose,
             int on,
             int toCheck,
             int has,
             int eligible,
             boolean shouldHave,
-            @NotNull String problem) {}
+            String problem) {}
 
-    record ListPage(
-            @NotBlank String id,
-            @NotBlank String name,
-            @NotNull String purpose,
-            @NotBlank String asOf,
-            @NotNull List<ListRow> rows) {}
+    record ListPage(String id, String name, String purpose, String asOf, List<ListRow> rows) {}
 
     @GetMapping
     List<ListSummary> all() {

@@ -6,7 +6,6 @@ import dipstick.core.evaluate.ListMember.State;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.export.ReadingExport;
 import dipstick.server.people.PersonLine;
-import jakarta.validation.constraints.NotNull;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 
@@ -16,12 +15,7 @@ import java.util.Optional;
  * @param due a date, "never", or empty where there is no due date
  * @param overdueDays days since the due date, negative before it; nothing without one
  */
-record ListRow(
-        @NotNull PersonLine person,
-        @NotNull State state,
-        @NotNull String due,
-        Optional<Long> overdueDays,
-        @NotNull String band) {
+record ListRow(PersonLine person, State state, String due, Optional<Long> overdueDays, String band) {
     static ListRow of(Reading reading, ListMember member) {
         return new ListRow(
                 PersonLine.of(reading.records(), member.person(), reading.asOf()),

@@ -5,8 +5,6 @@ import dipstick.core.population.Column;
 import dipstick.core.population.Population;
 import dipstick.core.time.DateRange;
 import dipstick.core.wording.DayWords;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.time.Period;
 import java.util.stream.Collectors;
@@ -18,13 +16,13 @@ import java.util.stream.Stream;
  * @param age completed years, or the two between which they lie; empty where no birth date is on record
  */
 public record PersonLine(
-        @NotBlank String id,
-        @NotBlank String name,
-        @NotNull String born,
-        @NotNull String age,
-        @NotNull String phone,
-        @NotNull String provider,
-        @NotNull String site,
+        String id,
+        String name,
+        String born,
+        String age,
+        String phone,
+        String provider,
+        String site,
         boolean doNotContact) {
     public static PersonLine of(Population population, int person, LocalDate asOf) {
         Column.OfDate births = population.birthDate();

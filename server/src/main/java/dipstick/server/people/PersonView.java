@@ -2,8 +2,6 @@ package dipstick.server.people;
 
 import dipstick.core.Outcome;
 import dipstick.core.evaluate.Level.Section;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.Optional;
 
@@ -14,28 +12,20 @@ import java.util.Optional;
  * @param list whether the person is on the list; nothing where they are not in the population
  */
 public record PersonView(
-        @NotNull PersonLine person,
-        @NotNull List<Detail> details,
-        @NotNull Optional<Outcome> list,
-        @NotNull String due,
-        @NotNull List<CriterionReason> criteria,
-        @NotNull List<TimelineRecord> records,
-        @NotNull List<Bracket> windows) {
-    public record Detail(@NotBlank String field, @NotBlank String value) {}
+        PersonLine person,
+        List<Detail> details,
+        Optional<Outcome> list,
+        String due,
+        List<CriterionReason> criteria,
+        List<TimelineRecord> records,
+        List<Bracket> windows) {
+    public record Detail(String field, String value) {}
 
     /** @param reason nothing where the criterion is switched off */
-    public record CriterionReason(
-            @NotNull Section section,
-            @NotBlank String id,
-            @NotBlank String sentence,
-            @NotNull ReasonView reason) {}
+    public record CriterionReason(Section section, String id, String sentence, ReasonView reason) {}
 
     /** @param records the numbers of the records it speaks of */
-    public record ReasonView(
-            @NotNull Outcome outcome,
-            @NotBlank String words,
-            @NotNull List<Integer> records,
-            @NotNull List<ReasonView> parts) {}
+    public record ReasonView(Outcome outcome, String words, List<Integer> records, List<ReasonView> parts) {}
 
     /**
      * A record on the time line.
@@ -44,13 +34,13 @@ public record PersonView(
      */
     public record TimelineRecord(
             int number,
-            @NotBlank String kind,
-            @NotBlank String what,
-            @NotNull String status,
-            @NotNull String when,
+            String kind,
+            String what,
+            String status,
+            String when,
             Optional<String> first,
             Optional<String> last) {}
 
     /** The days of a criterion's window, ISO dates; an open end is absent. */
-    public record Bracket(@NotBlank String criterion, Optional<String> first, Optional<String> last) {}
+    public record Bracket(String criterion, Optional<String> first, Optional<String> last) {}
 }

@@ -4,8 +4,6 @@ import dipstick.core.records.RowProblem;
 import dipstick.server.records.Import.State;
 import dipstick.server.web.Problems;
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
 import java.security.Principal;
 import java.util.List;
@@ -45,8 +43,7 @@ class ImportController {
         FAILED
     }
 
-    record LineProblem(
-            long line, @NotNull String column, @NotBlank String reason) {}
+    record LineProblem(long line, String column, String reason) {}
 
     /**
      * A file on its way in.
@@ -57,21 +54,21 @@ class ImportController {
      * @param reason why it failed, where it did
      */
     record ImportView(
-            @NotBlank String id,
-            @NotNull FileKind kind,
-            @NotBlank String fileName,
+            String id,
+            FileKind kind,
+            String fileName,
             long bytes,
-            @NotNull Stage stage,
+            Stage stage,
             long read,
             int goodRows,
             int badLines,
-            @NotNull List<LineProblem> problems,
+            List<LineProblem> problems,
             boolean unreadable,
             int newRows,
             int changedRows,
             int unchangedRows,
             int unknownPeople,
-            @NotNull String reason) {}
+            String reason) {}
 
     @PostMapping
     ImportView receive(@RequestParam FileKind kind, @RequestParam String name, HttpServletRequest request)

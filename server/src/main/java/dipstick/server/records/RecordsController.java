@@ -4,8 +4,6 @@ import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.population.Events;
 import dipstick.core.time.DateRange;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
@@ -28,13 +26,13 @@ class RecordsController {
         this.imports = imports;
     }
 
-    record KindCount(@NotBlank String kind, int records, Optional<String> first, Optional<String> last) {}
+    record KindCount(String kind, int records, Optional<String> first, Optional<String> last) {}
 
     record Taken(
-            @NotBlank String takenAt,
-            @NotBlank String takenBy,
-            @NotNull FileKind kind,
-            @NotBlank String fileName,
+            String takenAt,
+            String takenBy,
+            FileKind kind,
+            String fileName,
             int newRows,
             int changedRows,
             int unchangedRows,
@@ -44,13 +42,7 @@ class RecordsController {
      * @param waiting records that count once their people are brought in
      * @param builtAt when the records were last made ready, as an instant
      */
-    record Overview(
-            int people,
-            int records,
-            int waiting,
-            @NotBlank String builtAt,
-            @NotNull List<KindCount> kinds,
-            @NotNull List<Taken> imports) {}
+    record Overview(int people, int records, int waiting, String builtAt, List<KindCount> kinds, List<Taken> imports) {}
 
     @GetMapping
     Overview overview() {

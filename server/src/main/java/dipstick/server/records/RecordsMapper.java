@@ -1,5 +1,6 @@
 package dipstick.server.records;
 
+import dipstick.core.records.EventRecord;
 import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -26,25 +27,19 @@ interface RecordsMapper {
     @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
     Cursor<PersonRow> allPeople();
 
+    /** Read row by row by {@link EventRecordReader}. */
     @Select("SELECT * FROM event")
     @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
-    Cursor<EventRow> allEvents();
+    Cursor<EventRecord> allEvents();
+
+    @Select("SELECT * FROM person WHERE id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})")
+    List<PersonRow> people(@Param("ids") String[] ids);
 
     @Select("""
-            <script>
-            SELECT * FROM person WHERE id IN
-            <foreach collection="ids" item="id" open="(" close=")" separator=",">#{id}</foreach>
-            </script>
+            SELECT record_key, fingerprint FROM event
+            WHERE record_key = ANY(#{keys, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
             """)
-    List<PersonRow> people(@Param("ids") List<String> ids);
-
-    @Select("""
-            <script>
-            SELECT record_key, fingerprint FROM event WHERE record_key IN
-            <foreach collection="keys" item="key" open="(" close=")" separator=",">#{key}</foreach>
-            </script>
-            """)
-    List<KnownEvent> knownEvents(@Param("keys") List<String> keys);
+    List<KnownEvent> knownEvents(@Param("keys") String[] keys);
 
     @Insert("""
             INSERT INTO person (id, family_name, given_name, birth_first, birth_last, sex, status, deceased_first,

@@ -48,7 +48,7 @@ class RecordsWriter {
      */
     Changes writePeople(List<PersonRecord> people, Set<String> spokenOf, Fields fields) {
         Map<String, PersonRecord> known = new HashMap<>();
-        for (PersonRow row : batch.people(people.stream().map(PersonRecord::id).toList())) {
+        for (PersonRow row : batch.people(people.stream().map(PersonRecord::id).toArray(String[]::new))) {
             known.put(row.id(), RowMapping.person(row, fields));
         }
         int added = 0;
@@ -82,7 +82,7 @@ class RecordsWriter {
         Map<String, EventRow> rows = new LinkedHashMap<>();
         events.stream().map(RowMapping::row).forEach(row -> rows.putIfAbsent(row.recordKey(), row));
         Map<String, String> known = new HashMap<>();
-        for (KnownEvent event : batch.knownEvents(List.copyOf(rows.keySet()))) {
+        for (KnownEvent event : batch.knownEvents(rows.keySet().toArray(String[]::new))) {
             known.put(event.recordKey(), event.fingerprint());
         }
         int added = 0;

@@ -13,13 +13,10 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HexFormat;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -32,7 +29,7 @@ final class RowMapping {
     /** Between the parts of what a fingerprint is taken of; no cell holds it. */
     private static final String PART = "\u0000";
 
-    private static final String KEYWORD_SEPARATOR = "; ";
+    static final String KEYWORD_SEPARATOR = "; ";
     private static final JsonMapper JSON = JsonMapper.shared();
     private static final TypeReference<TreeMap<String, String>> CUSTOM = new TypeReference<>() {};
 
@@ -119,28 +116,6 @@ final class RowMapping {
                 orNull(event.provider()),
                 orNull(event.site()),
                 orNull(event.source()));
-    }
-
-    static EventRecord event(EventRow row) {
-        return new EventRecord(
-                orEmpty(row.id()),
-                row.personId(),
-                row.kind(),
-                orEmpty(row.code()),
-                orEmpty(row.system()),
-                orEmpty(row.text()),
-                range(row.onFirst(), row.onLast()),
-                range(row.untilFirst(), row.untilLast()),
-                orEmpty(row.status()),
-                row.eventValue() == null ? OptionalDouble.empty() : OptionalDouble.of(row.eventValue()),
-                orEmpty(row.unit()),
-                orEmpty(row.valueText()),
-                row.keywords() == null
-                        ? List.of()
-                        : Arrays.asList(row.keywords().split(KEYWORD_SEPARATOR, -1)),
-                orEmpty(row.provider()),
-                orEmpty(row.site()),
-                orEmpty(row.source()));
     }
 
     private static String custom(Map<String, FieldValue> values) {
@@ -233,9 +208,5 @@ final class RowMapping {
 
     private static @Nullable String orNull(String text) {
         return text.isEmpty() ? null : text;
-    }
-
-    private static String orEmpty(@Nullable String text) {
-        return text == null ? "" : text;
     }
 }

@@ -4,8 +4,6 @@ import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.population.Events;
 import dipstick.core.text.NormalText;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
@@ -30,12 +28,7 @@ final class Terms {
      *
      * @param says the wording most often recorded with a code; the term itself for the others
      */
-    record Term(
-            @NotNull Sort sort,
-            @NotBlank String term,
-            @NotNull String system,
-            @NotNull String says,
-            int records) {}
+    record Term(Sort sort, String term, String system, String says, int records) {}
 
     private record CodeKey(int code, int system) {}
 

@@ -1,6 +1,7 @@
 package dipstick.server.records;
 
 import dipstick.core.population.PopulationBuilder;
+import dipstick.core.records.EventRecord;
 import dipstick.core.records.Field;
 import dipstick.core.records.FieldType;
 import dipstick.core.records.Fields;
@@ -12,20 +13,19 @@ import java.util.concurrent.atomic.AtomicReference;
 import org.apache.ibatis.cursor.Cursor;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.context.event.ApplicationStartedEvent;
+import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
-import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Builds the view of the records aside, and swaps it in when it is whole. */
 @Service
-public class Views {
+public class Views implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(Views.class);
 
-    /** After the demo's records are in place. */
-    static final int AFTER_FIRST_RECORDS = 100;
+    /** When the server starts, the first records of a demo are in place before the view of them is built. */
+    public static final int AFTER_FIRST_RECORDS = 100;
 
     private final RecordsMapper records;
     private final TransactionTemplate reading;
@@ -45,10 +45,25 @@ public class Views {
         return current.get();
     }
 
-    @EventListener(ApplicationStartedEvent.class)
-    @Order(AFTER_FIRST_RECORDS)
-    void buildAtStart() {
+    /** Before the first page can be asked for. */
+    @Override
+    public void start() {
         rebuild();
+    }
+
+    @Override
+    public void stop() {
+        // The view is memory only; there is nothing to let go of.
+    }
+
+    @Override
+    public boolean isRunning() {
+        return current.get().version() > 0;
+    }
+
+    @Override
+    public int getPhase() {
+        return AFTER_FIRST_RECORDS;
     }
 
     @EventListener(RecordsChanged.class)
@@ -72,9 +87,9 @@ public class Views {
         Fields fields = fields();
         PopulationBuilder builder = new PopulationBuilder(fields);
         try (Cursor<PersonRow> people = records.allPeople();
-                Cursor<EventRow> events = records.allEvents()) {
+                Cursor<EventRecord> events = records.allEvents()) {
             people.forEach(row -> builder.add(RowMapping.person(row, fields)));
-            events.forEach(row -> builder.add(RowMapping.event(row)));
+            events.forEach(builder::add);
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         }

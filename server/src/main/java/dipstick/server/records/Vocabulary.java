@@ -5,24 +5,19 @@ import dipstick.core.population.Column;
 import dipstick.core.population.Population;
 import dipstick.core.records.Field;
 import dipstick.core.records.Fields;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
 
 /** The fields of people and events, with the values that occur in the records, for choosing from. */
-record Vocabulary(@NotNull List<FieldWords> person, @NotNull List<FieldWords> event) {
+record Vocabulary(List<FieldWords> person, List<FieldWords> event) {
     /** A field with more different values than these, such as a phone number, is not chosen from a list. */
     private static final int MOST_VALUES = 60;
 
-    record ValueCount(@NotBlank String value, int count) {}
+    record ValueCount(String value, int count) {}
 
     /** @param values most frequent first; none where there are too many to choose from */
-    record FieldWords(
-            @NotBlank String name,
-            @NotBlank String type,
-            @NotNull List<ValueCount> values) {}
+    record FieldWords(String name, String type, List<ValueCount> values) {}
 
     static Vocabulary of(Population population) {
         return new Vocabulary(

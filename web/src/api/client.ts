@@ -1,0 +1,87 @@
+import type { components } from './schema'
+
+/** The shapes that the server describes in its OpenAPI document. */
+export type Schemas = components['schemas']
+
+/** A problem detail (RFC 9457) as something to throw: `message` is a sentence for a person. */
+export class Problem extends Error {
+  readonly status: number
+  readonly type: string
+  readonly errors: { pointer: string; message: string }[]
+
+  constructor(status: number, type: string, detail: string, errors: Problem['errors'] = []) {
+    super(detail)
+    this.status = status
+    this.type = type
+    this.errors = errors
+  }
+}
+
+const OFFLINE =
+  'The server cannot be reached. What you see is kept here; try again when the connection is back.'
+
+/** Who is told when the sign-in has expired. */
+let onSignedOut: () => void = () => undefined
+
+export function whenSignedOut(tell: () => void): void {
+  onSignedOut = tell
+}
+
+/** The token that the server wants back with every change. */
+export function csrfToken(): string {
+  const cookie = document.cookie.split('; ').find((one) => one.startsWith('XSRF-TOKEN='))
+  return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : ''
+}
+
+async function problemOf(response: Response): Promise<Problem> {
+  const body: unknown = await response.json().catch(() => undefined)
+  const detail = (body ?? {}) as { type?: string; detail?: string; errors?: Problem['errors'] }
+  return new Problem(
+    response.status,
+    (detail.type ?? '').replace('urn:dipstick:', ''),
+    detail.detail ?? 'Something went wrong on our side. What was saved before is kept; try again.',
+    detail.errors,
+  )
+}
+
+/** Sends a request and gives the answer's JSON; throws a {@link Problem} where there is none. */
+export async function send<T>(path: string, options: RequestInit = {}): Promise<T> {
+  const headers = new Headers(options.headers)
+  if (options.method && options.method !== 'GET') {
+    headers.set('X-XSRF-TOKEN', csrfToken())
+  }
+  let response: Response
+  try {
+    response = await fetch(path, { ...options, headers })
+  } catch (failure) {
+    if (failure instanceof DOMException && failure.name === 'AbortError') {
+      throw failure
+    }
+    throw new Problem(0, 'offline', OFFLINE)
+  }
+  if (!response.ok) {
+    const problem = await problemOf(response)
+    if (problem.type === 'signed-out') {
+      onSignedOut()
+    }
+    throw problem
+  }
+  return (response.status === 204 ? undefined : await response.json()) as T
+}
+
+/** Sends a JSON body. */
+export function sendJson<T>(
+  method: 'POST' | 'PUT',
+  path: string,
+  body: unknown,
+  options: RequestInit = {},
+): Promise<T> {
+  const headers = new Headers(options.headers)
+  headers.set('Content-Type', 'application/json')
+  return send<T>(path, { ...options, method, headers, body: JSON.stringify(body) })
+}
+
+/** The sentence to show for whatever was thrown. */
+export function sentenceOf(failure: unknown): string {
+  return failure instanceof Error ? failure.message : String(failure)
+}

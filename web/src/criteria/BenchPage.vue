@@ -1,0 +1,332 @@
+<script setup lang="ts">
+import { Problem, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { useSession } from '@/session'
+import { useQueryClient } from '@tanstack/vue-query'
+import { useEventListener } from '@vueuse/core'
+import Button from 'primevue/button'
+import DatePicker from 'primevue/datepicker'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import { useToast } from 'primevue/usetoast'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { onBeforeRouteLeave, useRouter } from 'vue-router'
+import { emptyDocument, slug, type CriteriaDocument } from './document'
+import { useHistory } from './history'
+import { fromIso, toIso } from './days'
+import { useLevels } from './levels'
+import Sheet from './Sheet.vue'
+import { useVocabulary } from './vocabulary'
+import { ON_LIST, type Behind } from './who'
+import WhoPanel from './WhoPanel.vue'
+
+const { id } = defineProps<{ id: string }>()
+
+const session = useSession()
+const router = useRouter()
+const toast = useToast()
+const queries = useQueryClient()
+
+const history = useHistory<CriteriaDocument>(emptyDocument())
+const saved = shallowRef<CriteriaDocument>(history.current.value)
+const version = ref<number>()
+const changed = ref('')
+const problem = ref('')
+const loaded = ref(false)
+const saving = ref(false)
+const keysShown = ref(false)
+const behind = shallowRef<Behind>(ON_LIST)
+const asOf = ref(session.today)
+
+const document = computed(() => history.current.value)
+const isNew = computed(() => version.value === undefined)
+const unsaved = computed(() => document.value !== saved.value)
+
+/** What is evaluated: a set that has no name yet gets a stand-in, so that its levels show from the first sentence. */
+const draft = computed(() => ({
+  document: {
+    ...document.value,
+    id: document.value.id || 'new-set',
+    name: document.value.name || 'New set',
+  },
+  asOf: asOf.value || undefined,
+  settings: {},
+}))
+
+const { levels, before, findings, problem: levelsProblem } = useLevels(draft)
+const { data: vocabulary } = useVocabulary()
+
+async function load() {
+  loaded.value = false
+  problem.value = ''
+  if (id === 'new') {
+    start(emptyDocument(), undefined, '')
+    return
+  }
+  try {
+    const set = await send<Schemas['SetDocument']>(`/api/criteria/${encodeURIComponent(id)}`)
+    start(set.document as CriteriaDocument, set.version, changeWords(set))
+  } catch (failure) {
+    problem.value = sentenceOf(failure)
+  }
+}
+
+function start(of: CriteriaDocument, at: number | undefined, words: string) {
+  history.reset(of)
+  saved.value = of
+  version.value = at
+  changed.value = words
+  loaded.value = true
+}
+
+function changeWords(set: Schemas['SetDocument']): string {
+  const when = new Date(set.changedAt).toLocaleString('en-GB', {
+    dateStyle: 'medium',
+    timeStyle: 'short',
+  })
+  return `version ${String(set.version)}, ${set.changedBy}, ${when}`
+}
+
+watch(() => id, load, { immediate: true })
+
+function setName(name: string) {
+  history.change({ ...document.value, name }, 'name')
+}
+
+async function save() {
+  if (!document.value.name.trim()) {
+    problem.value = 'Give the set a name first; it is kept here meanwhile.'
+    return
+  }
+  saving.value = true
+  problem.value = ''
+  const setId = isNew.value ? slug(document.value.name) : document.value.id
+  const toSave = { ...document.value, id: setId, name: document.value.name.trim() }
+  try {
+    const answer = await sendJson<Schemas['SetDocument']>(
+      'PUT',
+      `/api/criteria/${encodeURIComponent(setId)}`,
+      toSave,
+      isNew.value ? {} : { headers: { 'If-Match': `"${String(version.value)}"` } },
+    )
+    history.change(toSave, 'name')
+    saved.value = history.current.value
+    version.value = answer.version
+    changed.value = changeWords(answer)
+    void queries.invalidateQueries({ queryKey: ['criteria'] })
+    void queries.invalidateQueries({ queryKey: ['lists'] })
+    toast.add({ severity: 'success', summary: `Saved “${toSave.name}”`, life: 2500 })
+    if (id !== setId) {
+      await router.replace(`/criteria/${encodeURIComponent(setId)}`)
+    }
+  } catch (failure) {
+    problem.value = sentenceOf(failure)
+    conflict.value = failure instanceof Problem && failure.type === 'changed-meanwhile'
+  } finally {
+    saving.value = false
+  }
+}
+
+const conflict = ref(false)
+
+/** Keeps what is here as a set of its own, beside the one that somebody else changed. */
+function saveAsOther() {
+  history.change({ ...document.value, id: '', name: `${document.value.name} (mine)` })
+  version.value = undefined
+  conflict.value = false
+  void save()
+}
+
+function takeTheirs() {
+  conflict.value = false
+  void load()
+}
+
+function onKey(event: KeyboardEvent) {
+  const typing =
+    event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 's') {
+    event.preventDefault()
+    void save()
+  } else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !typing) {
+    event.preventDefault()
+    if (event.shiftKey) {
+      history.redo()
+    } else {
+      history.undo()
+    }
+  } else if (event.key === '?' && !typing) {
+    keysShown.value = true
+  }
+}
+
+useEventListener(window, 'keydown', onKey)
+useEventListener(window, 'beforeunload', (event: BeforeUnloadEvent) => {
+  if (unsaved.value) {
+    event.preventDefault()
+  }
+})
+
+onBeforeRouteLeave((to) => {
+  const toItself = to.path === `/criteria/${encodeURIComponent(document.value.id)}`
+  return (
+    toItself ||
+    !unsaved.value ||
+    window.confirm('There are changes that are not saved. Leave and lose them?')
+  )
+})
+
+const KEYS = [
+  ['Ctrl+S', 'save'],
+  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
+  ['Tab, Enter', 'go to a word of a sentence, change it'],
+  ['Alt+↑, Alt+↓ on a sentence', 'move it up, down, also into the next section'],
+  ['Alt+O on a sentence', 'switch it off or on'],
+  ['Alt+Delete on a sentence', 'remove it'],
+  ['↑, ↓ beside an opened person', 'previous, next person'],
+  ['Esc', 'close what is open'],
+]
+</script>
+
+<template>
+  <div class="bench">
+    <div class="head">
+      <InputText
+        :model-value="document.name"
+        placeholder="Name of the set"
+        aria-label="Name of the set"
+        class="name"
+        @update:model-value="setName($event ?? '')"
+      />
+      <label class="as-of">
+        as of
+        <DatePicker
+          :model-value="fromIso(asOf)"
+          date-format="d M yy"
+          input-id="as-of"
+          show-button-bar
+          :input-style="{ width: '112px' }"
+          @update:model-value="asOf = $event instanceof Date ? toIso($event) : session.today"
+        />
+      </label>
+      <span class="quiet grow">{{ changed || 'not saved yet' }}</span>
+      <Button
+        text
+        icon="pi pi-undo"
+        aria-label="Undo"
+        :disabled="!history.canUndo.value"
+        @click="history.undo()"
+      />
+      <Button
+        text
+        icon="pi pi-refresh"
+        aria-label="Redo"
+        :disabled="!history.canRedo.value"
+        @click="history.redo()"
+      />
+      <Button text label="?" aria-label="Keys of this place" @click="keysShown = true" />
+      <Button label="Save" :disabled="!unsaved" :loading="saving" @click="save" />
+    </div>
+
+    <p v-if="problem" class="notice" role="alert">
+      {{ problem }}
+      <template v-if="conflict">
+        <button class="word" @click="takeTheirs">Open theirs, lose mine</button> ·
+        <button class="word" @click="saveAsOther">Save mine under another name</button>
+      </template>
+    </p>
+    <p v-if="levelsProblem" class="notice" role="alert">{{ levelsProblem }}</p>
+
+    <div v-if="loaded && vocabulary" class="sides">
+      <div class="left">
+        <Sheet
+          :document="document"
+          :levels="levels"
+          :before="before"
+          :findings="findings"
+          :vocabulary="vocabulary"
+          :as-of="asOf"
+          @change="(next, key) => history.change(next, key)"
+          @who="behind = $event"
+        />
+      </div>
+      <WhoPanel
+        :draft="draft"
+        :behind="behind"
+        :levels="levels"
+        :as-of="asOf"
+        @who="behind = $event"
+      />
+    </div>
+
+    <Dialog v-model:visible="keysShown" modal header="Keys of the bench">
+      <dl class="keys">
+        <template v-for="[key, what] in KEYS" :key="key">
+          <dt>{{ key }}</dt>
+          <dd>{{ what }}</dd>
+        </template>
+      </dl>
+    </Dialog>
+  </div>
+</template>
+
+<style scoped>
+.bench {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  padding: 10px 16px 14px;
+  height: calc(100vh - 41px);
+  box-sizing: border-box;
+}
+
+.head {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin-bottom: 8px;
+}
+
+.name {
+  width: 300px;
+  font-weight: 600;
+}
+
+.as-of {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+
+.grow {
+  flex: 1;
+}
+
+.sides {
+  flex: 1;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 470px;
+  gap: 14px;
+  min-height: 0;
+}
+
+.left {
+  overflow: auto;
+  min-height: 0;
+}
+
+.keys {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px 18px;
+  margin: 0;
+}
+
+.keys dt {
+  font-weight: 600;
+}
+
+.keys dd {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { send, sentenceOf, type Schemas } from '@/api/client'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import { computed, ref } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
+
+const router = useRouter()
+const queries = useQueryClient()
+const find = ref('')
+const problem = ref('')
+
+const { data, error } = useQuery({
+  queryKey: ['criteria'],
+  queryFn: () => send<Schemas['SetSummary'][]>('/api/criteria'),
+})
+
+const sets = computed(() => {
+  const words = find.value.trim().toLowerCase()
+  return (data.value ?? []).filter((set) =>
+    `${set.name} ${set.purpose}`.toLowerCase().includes(words),
+  )
+})
+
+async function remove(set: Schemas['SetSummary']) {
+  if (!window.confirm(`Remove “${set.name}”? Its list goes with it; the records stay.`)) {
+    return
+  }
+  try {
+    await send(`/api/criteria/${encodeURIComponent(set.id)}`, {
+      method: 'DELETE',
+      headers: { 'If-Match': `"${String(set.version)}"` },
+    })
+    problem.value = ''
+  } catch (failure) {
+    problem.value = sentenceOf(failure)
+  }
+  await queries.invalidateQueries({ queryKey: ['criteria'] })
+  await queries.invalidateQueries({ queryKey: ['lists'] })
+}
+
+function when(iso: string): string {
+  return new Date(iso).toLocaleDateString('en-GB', { dateStyle: 'medium' })
+}
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <h1>Criteria</h1>
+      <InputText v-model="find" placeholder="Find a set" aria-label="Find a set" />
+      <span class="grow" />
+      <Button label="New set" icon="pi pi-plus" @click="router.push('/criteria/new')" />
+    </div>
+    <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
+    <p v-if="data && data.length === 0">
+      No set is saved yet. Make a new one: say whom it is about, whom it does not apply to, and what
+      should be on record.
+    </p>
+    <p v-else-if="data && sets.length === 0">No set’s name or purpose holds “{{ find }}”.</p>
+    <ul v-else class="sets">
+      <li v-for="set in sets" :key="set.id">
+        <RouterLink :to="`/criteria/${encodeURIComponent(set.id)}`">{{ set.name }}</RouterLink>
+        <span>{{ set.purpose }}</span>
+        <span class="quiet">
+          version {{ set.version }}, {{ set.changedBy }}, {{ when(set.changedAt) }}
+        </span>
+        <button class="word" @click="remove(set)">Remove</button>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.sets {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+}
+
+.sets li {
+  display: grid;
+  grid-template-columns: 280px 1fr 260px auto;
+  gap: 14px;
+  padding: 8px 14px;
+  border-bottom: 1px solid #eee5d2;
+}
+
+.sets a {
+  font-weight: 600;
+}
+
+.sets .word {
+  color: var(--brick);
+  border-bottom-color: transparent;
+}
+</style>

@@ -1,0 +1,199 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client'
+import { Stick, count } from '@/stick'
+import Menu from 'primevue/menu'
+import type { MenuItem } from 'primevue/menuitem'
+import { computed, useTemplateRef } from 'vue'
+import type { Criterion } from './document'
+import SentenceText from './SentenceText.vue'
+import type { Behind } from './who'
+
+/** One criterion: the stick at its level, the numbers, the sentence, and what can be done with it. */
+const { criterion, level, before, people, findings } = defineProps<{
+  criterion: Criterion
+  level: Schemas['CriterionLevel']
+  before: Schemas['CriterionLevel'] | undefined
+  /** How many people would fill the stick. */
+  people: number
+  findings: string[]
+}>()
+const emit = defineEmits<{
+  edit: [event: Event, control: NonNullable<Schemas['PhraseView']['control']>, pointer: string]
+  removePart: [pointer: string]
+  who: [behind: Behind]
+  move: [step: 1 | -1]
+  act: [act: 'off' | 'remove' | 'copy' | 'not']
+  unsure: [unsure: 'ask' | 'meets' | 'fails']
+}>()
+
+const menu = useTemplateRef('menu')
+
+const shown = computed(() => level.remaining ?? level.alone)
+const ghost = computed(() => (before?.remaining ?? before?.alone)?.yes)
+const unsure = computed(() => criterion.unsure ?? 'ask')
+
+const UNSURE_WORDS = {
+  ask: "If we can't tell: to check",
+  meets: "If we can't tell: counts as yes",
+  fails: "If we can't tell: counts as no",
+} as const
+
+const items = computed<MenuItem[]>(() => [
+  { label: criterion.off ? 'Switch on' : 'Switch off', command: () => emit('act', 'off') },
+  { label: 'Move up', command: () => emit('move', -1) },
+  { label: 'Move down', command: () => emit('move', 1) },
+  { label: 'Copy', command: () => emit('act', 'copy') },
+  { label: 'Turn round (not so)', command: () => emit('act', 'not') },
+  { separator: true },
+  ...(['ask', 'meets', 'fails'] as const).map((key) => ({
+    label: UNSURE_WORDS[key],
+    icon: unsure.value === key ? 'pi pi-check' : undefined,
+    command: () => emit('unsure', key),
+  })),
+  { separator: true },
+  { label: 'Remove', command: () => emit('act', 'remove') },
+])
+
+function onKey(event: KeyboardEvent) {
+  if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+    event.preventDefault()
+    emit('move', event.key === 'ArrowUp' ? -1 : 1)
+  } else if (event.altKey && event.key.toLowerCase() === 'o') {
+    event.preventDefault()
+    emit('act', 'off')
+  } else if (event.altKey && event.key === 'Delete') {
+    event.preventDefault()
+    emit('act', 'remove')
+  }
+}
+
+function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
+  const words = { LEFT: 'Left after', MAYBE_LEFT: "Can't tell after", FELL: 'Fell at' }[part]
+  emit('who', { part, criterion: criterion.id, title: `${words} “${criterion.id}”` })
+}
+</script>
+
+<template>
+  <li class="line" :class="{ off: criterion.off }" :data-criterion="criterion.id" @keydown="onKey">
+    <Stick
+      :value="shown?.yes ?? 0"
+      :unsure="shown?.unsure ?? 0"
+      :total="people"
+      :ghost="ghost"
+      :height="30"
+    />
+    <div class="numbers">
+      <template v-if="shown">
+        <button class="word level" title="Who is left" @click="whoLeft('LEFT')">
+          {{ count(shown.yes) }}
+        </button>
+        <button
+          v-if="shown.unsure"
+          class="word unsure"
+          title="Who may be left: the records do not say"
+          @click="whoLeft('MAYBE_LEFT')"
+        >
+          {{ count(shown.unsure) }} can’t tell
+        </button>
+      </template>
+      <span v-else class="quiet">off</span>
+    </div>
+    <div class="words">
+      <span v-if="criterion.label" class="label">{{ criterion.label }}: </span>
+      <SentenceText
+        :sentence="level.sentence"
+        @edit="(event, control, pointer) => emit('edit', event, control, pointer)"
+        @remove="emit('removePart', $event)"
+      />
+      <span v-if="unsure !== 'ask'" class="quiet aside">
+        can’t tell counts as {{ unsure === 'meets' ? 'yes' : 'no' }}
+      </span>
+      <p v-for="finding in findings" :key="finding" class="notice">{{ finding }}</p>
+    </div>
+    <button
+      v-if="!criterion.off"
+      class="word fell"
+      title="Who fell at this criterion"
+      @click="whoLeft('FELL')"
+    >
+      fell
+    </button>
+    <button
+      class="grip"
+      type="button"
+      :aria-label="`What can be done with “${criterion.id}”; drag to move`"
+      aria-haspopup="menu"
+      draggable="true"
+      @click="menu?.toggle($event)"
+      @dragstart="$event.dataTransfer?.setData('text/plain', criterion.id)"
+    >
+      <i class="pi pi-ellipsis-v" />
+    </button>
+    <Menu ref="menu" :model="items" popup />
+  </li>
+</template>
+
+<style scoped>
+.line {
+  display: grid;
+  grid-template-columns: 104px 92px 1fr auto 26px;
+  gap: 10px;
+  align-items: start;
+  border-bottom: 1px solid #eee5d2;
+  background: var(--sheet);
+}
+
+.numbers {
+  display: grid;
+  justify-items: end;
+  line-height: 1.15;
+  padding-top: 2px;
+}
+
+.level {
+  font-weight: 600;
+  color: var(--ink);
+  border-bottom-color: transparent;
+}
+
+.unsure,
+.fell {
+  font-size: 0.82rem;
+  color: var(--soft-ink);
+  border-bottom-color: transparent;
+}
+
+.fell {
+  margin-top: 6px;
+}
+
+.words {
+  padding: 5px 0 4px;
+}
+
+.off .words {
+  text-decoration: line-through;
+  opacity: 0.6;
+}
+
+.label {
+  font-weight: 600;
+}
+
+.aside {
+  font-size: 0.85rem;
+  margin-left: 8px;
+}
+
+.grip {
+  border: 0;
+  background: none;
+  height: 30px;
+  cursor: grab;
+  color: var(--soft-ink);
+}
+
+.grip:hover {
+  background: var(--paper);
+}
+</style>

@@ -1,0 +1,536 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client'
+import { Stick, count, percent } from '@/stick'
+import Button from 'primevue/button'
+import InputNumber from 'primevue/inputnumber'
+import Menu from 'primevue/menu'
+import Popover from 'primevue/popover'
+import Select from 'primevue/select'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import CriterionLine from './CriterionLine.vue'
+import {
+  SECTIONS,
+  addCriterion,
+  changeCriterion,
+  criteriaOf,
+  freshId,
+  moveCriterion,
+  neighbour,
+  putTermSet,
+  removeCriterion,
+  termSetsOf,
+  withKey,
+  type CriteriaDocument,
+  type Criterion,
+  type JsonObject,
+  type Place,
+  type Section,
+  type TermSet,
+} from './document'
+import { NEW_TESTS, type NewTest } from './newTests'
+import { getAt, setAt } from './pointer'
+import SlotEditor from './SlotEditor.vue'
+import TermSetDialog from './TermSetDialog.vue'
+import { ON_LIST, type Behind } from './who'
+
+/** The sheet of sentences with the stick through it. */
+const { document, levels, before, findings, vocabulary, asOf } = defineProps<{
+  document: CriteriaDocument
+  levels: Schemas['Levels'] | undefined
+  before: Schemas['Levels'] | undefined
+  findings: readonly Schemas['Finding'][]
+  vocabulary: Schemas['Vocabulary']
+  asOf: string
+}>()
+const emit = defineEmits<{
+  change: [document: CriteriaDocument, key?: string]
+  who: [behind: Behind]
+}>()
+
+type Control = NonNullable<Schemas['PhraseView']['control']>
+
+const NAMES: Record<Section, string> = {
+  INCLUDE: 'Include',
+  EXCLUDE: 'Exclude',
+  SHOULD_HAVE: 'Should have',
+}
+const KEYS: Record<Section, string> = {
+  INCLUDE: '/include',
+  EXCLUDE: '/exclude',
+  SHOULD_HAVE: '/shouldHave/of',
+}
+const HINTS: Record<Section, string> = {
+  INCLUDE: 'Nobody is left out yet: everybody counts. Add whom this is about.',
+  EXCLUDE: 'Nobody is exempt. Add to whom it does not apply.',
+  SHOULD_HAVE: 'Nothing is asked for, so everybody eligible is on the list.',
+}
+
+const sections = computed(() =>
+  SECTIONS.map((section) => ({
+    section,
+    criteria: criteriaOf(document, section).map((criterion, index) => ({
+      criterion,
+      place: { section, index },
+      level: levelOf(levels, criterion.id),
+      before: levelOf(before, criterion.id),
+      findings: findingsAt(`${KEYS[section]}/${String(index)}`),
+    })),
+  })),
+)
+
+const otherFindings = computed(() =>
+  findings.filter(
+    (one) => one.document !== '' || !/^\/(include|exclude|shouldHave\/of)\/\d/.test(one.pointer),
+  ),
+)
+
+function levelOf(of: Schemas['Levels'] | undefined, id: string) {
+  return of?.criteria.find((one) => one.id === id)
+}
+
+function findingsAt(pointer: string): string[] {
+  return findings
+    .filter((one) => one.document === '' && `${one.pointer}/`.startsWith(`${pointer}/`))
+    .map((one) => one.message)
+}
+
+// What is open in the popover.
+const popover = useTemplateRef('popover')
+const editing = ref<{ id: string; control: Control; pointer: string }>()
+
+function placeOf(id: string): Place | undefined {
+  return sections.value.flatMap((one) => one.criteria).find((one) => one.criterion.id === id)?.place
+}
+
+function edit(id: string, event: Event, control: Control, pointer: string) {
+  editing.value = { id, control, pointer }
+  popover.value?.hide()
+  void nextTick(() => popover.value?.show(event, event.currentTarget as HTMLElement))
+}
+
+const edited = computed<JsonObject | undefined>(() => {
+  const at = editing.value && placeOf(editing.value.id)
+  const criterion = at && criteriaOf(document, at.section)[at.index]
+  return criterion && (getAt(criterion.test, editing.value?.pointer ?? '') as JsonObject)
+})
+
+const editedWords = computed(() => {
+  const level = editing.value && levelOf(levels, editing.value.id)
+  return level ? textOf(level.sentence) : ''
+})
+
+function textOf(sentence: Schemas['SentenceView']): string {
+  const own = sentence.phrases.map((phrase) => phrase.text).join('')
+  return sentence.parts.length ? `${own}: ${sentence.parts.map(textOf).join('; ')}` : own
+}
+
+function changeEdited(value: JsonObject) {
+  const open = editing.value
+  const at = open && placeOf(open.id)
+  if (open && at) {
+    change(
+      at,
+      (one) => ({ ...one, test: setAt(one.test, open.pointer, value) as JsonObject }),
+      `${open.id}${open.pointer}${open.control}`,
+    )
+  }
+}
+
+function change(at: Place, how: (criterion: Criterion) => Criterion, key?: string) {
+  emit('change', changeCriterion(document, at, how), key)
+}
+
+function removePart(at: Place, pointer: string) {
+  change(at, (one) => ({ ...one, test: setAt(one.test, pointer, undefined) as JsonObject }))
+}
+
+// Adding and moving.
+const adding = ref<Section>('INCLUDE')
+const addMenu = useTemplateRef('addMenu')
+const addItems = computed(() =>
+  NEW_TESTS.map((one) => ({
+    label: one.name,
+    command: () => {
+      add(one)
+    },
+  })),
+)
+
+function openAdd(section: Section, event: Event) {
+  adding.value = section
+  addMenu.value?.toggle(event)
+}
+
+function add(start: NewTest) {
+  const id = freshId(document, start.word)
+  emit('change', addCriterion(document, adding.value, start.test(), start.word))
+  focusLine(id, '[data-control]')
+}
+
+function focusLine(id: string, inside: string) {
+  // The line is drawn when its level has come back.
+  setTimeout(() => {
+    window.document
+      .querySelector<HTMLElement>(`[data-criterion="${CSS.escape(id)}"] ${inside}`)
+      ?.focus()
+  }, 250)
+}
+
+function move(at: Place, step: 1 | -1) {
+  const to = neighbour(document, at, step)
+  const id = criteriaOf(document, at.section)[at.index]?.id
+  if (to && id) {
+    emit('change', moveCriterion(document, at, to))
+    focusLine(id, '.grip')
+  }
+}
+
+function drop(to: Place, event: DragEvent) {
+  const from = placeOf(event.dataTransfer?.getData('text/plain') ?? '')
+  if (from) {
+    const shift = from.section === to.section && from.index < to.index ? 1 : 0
+    emit('change', moveCriterion(document, from, { ...to, index: to.index - shift }))
+  }
+}
+
+function act(at: Place, what: 'off' | 'remove' | 'copy' | 'not') {
+  switch (what) {
+    case 'off':
+      change(at, (one) => withKey(one, 'off', one.off ? undefined : true) as Criterion)
+      break
+    case 'remove':
+      emit('change', removeCriterion(document, at))
+      break
+    case 'copy': {
+      const one = criteriaOf(document, at.section)[at.index]
+      if (one) {
+        emit('change', addCriterion(document, at.section, one.test, one.id))
+      }
+      break
+    }
+    case 'not':
+      change(at, (one) => ({ ...one, test: turned(one.test) }))
+      break
+  }
+}
+
+function turned(test: JsonObject): JsonObject {
+  return 'not' in test ? (test.not as JsonObject) : { not: test }
+}
+
+// What is asked of the should-have section, and whom the set is about.
+const rule = computed(() => (document.shouldHave as JsonObject | undefined)?.rule ?? 'any')
+const ruleForm = computed(() => (typeof rule.value === 'string' ? rule.value : 'atLeast'))
+const ruleNumber = computed(() => {
+  const number = typeof rule.value === 'object' ? (rule.value as JsonObject).atLeast : 1
+  return typeof number === 'number' ? number : 1
+})
+const RULES = [
+  { rule: 'any', name: 'any of these' },
+  { rule: 'all', name: 'all of these' },
+  { rule: 'atLeast', name: 'at least … of these' },
+]
+
+function setRule(form: string, number: number) {
+  const next = form === 'atLeast' ? { atLeast: number } : form
+  emit(
+    'change',
+    {
+      ...document,
+      shouldHave: { ...(document.shouldHave as JsonObject), rule: next },
+    },
+    'rule',
+  )
+}
+
+const POPULATIONS = [
+  { population: 'living', name: 'everybody living' },
+  { population: 'everyone', name: 'everybody, also the deceased' },
+]
+
+// Term sets.
+const termSetShown = ref(false)
+const termSetId = ref<string>()
+const termSets = computed(() => termSetsOf(document))
+const termSet = computed(() => termSets.value.find((one) => one.id === termSetId.value))
+const takenIds = computed(() => new Set(termSets.value.map((one) => one.id)))
+
+function editTermSet(id: string | undefined) {
+  termSetId.value = id
+  termSetShown.value = true
+  popover.value?.hide()
+}
+
+function saveTermSet(saved: TermSet) {
+  const open = editing.value
+  const at = open && placeOf(open.id)
+  let next = putTermSet(document, saved)
+  if (!termSet.value && open && at) {
+    // A new term set is used where it was asked for.
+    next = changeCriterion(next, at, (one) => {
+      const selection = getAt(one.test, open.pointer) as JsonObject
+      const terms = [...((selection.terms as string[] | undefined) ?? []), saved.id]
+      return { ...one, test: setAt(one.test, open.pointer, { ...selection, terms }) as JsonObject }
+    })
+  }
+  emit('change', next)
+}
+</script>
+
+<template>
+  <div class="sheet">
+    <div class="line start">
+      <Stick :value="levels?.people ?? 0" :total="levels?.people ?? 0" :height="30" />
+      <div class="numbers">
+        <button
+          class="word level"
+          @click="emit('who', { part: 'POPULATION', title: 'Everybody in the population' })"
+        >
+          {{ count(levels?.people ?? 0) }}
+        </button>
+      </div>
+      <div class="words">
+        <Select
+          :model-value="(document.population as string | undefined) ?? 'living'"
+          :options="POPULATIONS"
+          option-label="name"
+          option-value="population"
+          size="small"
+          aria-label="Population"
+          @update:model-value="
+            emit(
+              'change',
+              withKey(
+                document,
+                'population',
+                $event === 'living' ? undefined : $event,
+              ) as CriteriaDocument,
+            )
+          "
+        />
+        <span v-if="levels?.deceased" class="quiet">
+          {{ count(levels.deceased) }} deceased are left out
+        </span>
+      </div>
+    </div>
+
+    <p v-for="finding in otherFindings" :key="finding.pointer" class="notice">
+      {{ finding.document }} {{ finding.pointer }} {{ finding.message }}
+    </p>
+
+    <section v-for="{ section, criteria } in sections" :key="section" :aria-label="NAMES[section]">
+      <header @dragover.prevent @drop.prevent="drop({ section, index: criteria.length }, $event)">
+        <h2>{{ NAMES[section] }}</h2>
+        <template v-if="section === 'SHOULD_HAVE' && criteria.length">
+          <Select
+            :model-value="ruleForm"
+            :options="RULES"
+            option-label="name"
+            option-value="rule"
+            size="small"
+            aria-label="How much of it is enough"
+            @update:model-value="setRule($event, ruleNumber)"
+          />
+          <InputNumber
+            v-if="ruleForm === 'atLeast'"
+            :model-value="ruleNumber"
+            :min="0"
+            :allow-empty="false"
+            size="small"
+            :input-props="{ 'aria-label': 'At least how many' }"
+            :input-style="{ width: '54px' }"
+            @input="setRule('atLeast', Number($event.value ?? 0))"
+          />
+        </template>
+        <Button
+          size="small"
+          text
+          icon="pi pi-plus"
+          :label="`Add to ${NAMES[section].toLowerCase()}`"
+          aria-haspopup="menu"
+          @click="openAdd(section, $event)"
+        />
+      </header>
+      <p v-if="criteria.length === 0" class="hint quiet">{{ HINTS[section] }}</p>
+      <ul v-else>
+        <template v-for="one in criteria" :key="one.criterion.id">
+          <CriterionLine
+            v-if="one.level"
+            :criterion="one.criterion"
+            :level="one.level"
+            :before="one.before"
+            :people="levels?.people ?? 0"
+            :findings="one.findings"
+            @edit="(event, control, pointer) => edit(one.criterion.id, event, control, pointer)"
+            @remove-part="removePart(one.place, $event)"
+            @who="emit('who', $event)"
+            @move="move(one.place, $event)"
+            @act="act(one.place, $event)"
+            @unsure="
+              (unsure) =>
+                change(
+                  one.place,
+                  (criterion) =>
+                    withKey(
+                      criterion,
+                      'unsure',
+                      unsure === 'ask' ? undefined : unsure,
+                    ) as Criterion,
+                )
+            "
+            @dragover.prevent
+            @drop.prevent="drop(one.place, $event)"
+          />
+          <li v-else class="waiting">
+            <p v-for="finding in one.findings" :key="finding" class="notice">{{ finding }}</p>
+          </li>
+        </template>
+      </ul>
+    </section>
+
+    <footer v-if="levels" class="line result">
+      <Stick
+        :value="levels.list.yes"
+        :unsure="levels.list.unsure"
+        :total="levels.people"
+        :ghost="before?.list.yes"
+        :height="44"
+      />
+      <div class="sides">
+        <p>
+          Of
+          <button class="word" @click="emit('who', { part: 'ELIGIBLE', title: 'Eligible' })">
+            {{ count(levels.eligible.yes) }} eligible</button
+          ><template v-if="document.shouldHave">
+            people,
+            <button class="word" @click="emit('who', { part: 'HAS', title: 'Have it' })">
+              {{ count(levels.has.yes) }} have it
+            </button>
+            ({{ percent(levels.has.yes, levels.eligible.yes) }})</template
+          >.
+        </p>
+        <p>
+          <button class="word big" data-level="list" @click="emit('who', ON_LIST)">
+            {{ count(levels.list.yes) }} on the list</button
+          >,
+          <button
+            class="word"
+            data-level="check"
+            @click="emit('who', { part: 'TO_CHECK', title: 'Can’t tell' })"
+          >
+            {{ count(levels.list.unsure) }} can’t tell
+          </button>
+        </p>
+      </div>
+    </footer>
+
+    <Menu ref="addMenu" :model="addItems" popup />
+    <Popover ref="popover">
+      <div v-if="edited && editing" class="slot">
+        <p class="quiet now" aria-live="polite">{{ editedWords }}</p>
+        <SlotEditor
+          :key="editing.id + editing.pointer + editing.control"
+          :model-value="edited"
+          :control="editing.control"
+          :vocabulary="vocabulary"
+          :term-sets="termSets"
+          :as-of="asOf"
+          @update:model-value="changeEdited"
+          @edit-term-set="editTermSet"
+        />
+      </div>
+    </Popover>
+    <TermSetDialog
+      v-model:visible="termSetShown"
+      :term-set="termSet"
+      :taken="takenIds"
+      @save="saveTermSet"
+    />
+  </div>
+</template>
+
+<style scoped>
+.sheet {
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+}
+
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+header {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 3px 8px 3px 114px;
+  background: linear-gradient(90deg, #efe7d4 104px, var(--paper) 104px);
+  border-bottom: 1px solid var(--rule);
+}
+
+header > :last-child {
+  margin-left: auto;
+}
+
+.line {
+  display: grid;
+  grid-template-columns: 104px 92px 1fr;
+  gap: 10px;
+}
+
+.start {
+  align-items: center;
+  border-bottom: 1px solid var(--rule);
+}
+
+.start .words {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+
+.numbers {
+  text-align: right;
+}
+
+.level {
+  font-weight: 600;
+  color: var(--ink);
+  border-bottom-color: transparent;
+}
+
+.hint {
+  margin: 0;
+  padding: 6px 8px 6px 114px;
+  background: linear-gradient(90deg, #efe7d4 104px, transparent 104px);
+}
+
+.waiting {
+  min-height: 30px;
+  padding-left: 114px;
+}
+
+.result {
+  grid-template-columns: 104px 1fr;
+  border-top: 2px solid var(--ink);
+}
+
+.sides p {
+  margin: 2px 0;
+}
+
+.big {
+  font-size: 1.15rem;
+  font-weight: 600;
+}
+
+.slot {
+  max-width: 680px;
+}
+
+.now {
+  margin: 0 0 8px;
+}
+</style>

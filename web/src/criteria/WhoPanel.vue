@@ -1,0 +1,270 @@
+<script setup lang="ts">
+import { sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { PersonPanel } from '@/people'
+import { count } from '@/stick'
+import Button from 'primevue/button'
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { Draft } from './levels'
+import { ON_LIST, sameBehind, type Behind } from './who'
+
+/** The people behind a number, and one of them opened beside the sheet. */
+const { draft, behind, levels, asOf } = defineProps<{
+  draft: Draft
+  behind: Behind
+  levels: Schemas['Levels'] | undefined
+  asOf: string
+}>()
+const emit = defineEmits<{ who: [behind: Behind] }>()
+
+type Line = Schemas['PersonLine']
+
+const people = shallowRef<Line[]>([])
+const total = ref(0)
+const after = ref<string>()
+const problem = ref('')
+const person = shallowRef<Schemas['PersonView']>()
+const personId = ref<string>()
+
+const tabs = computed<{ behind: Behind; count: number }[]>(() => [
+  { behind: ON_LIST, count: levels?.list.yes ?? 0 },
+  { behind: { part: 'TO_CHECK', title: 'Can’t tell' }, count: levels?.list.unsure ?? 0 },
+  { behind: { part: 'HAS', title: 'Have it' }, count: levels?.has.yes ?? 0 },
+])
+
+let asking: AbortController | undefined
+
+async function load(from?: string) {
+  asking?.abort()
+  const mine = new AbortController()
+  asking = mine
+  try {
+    const page = await sendJson<Schemas['WhoPage']>(
+      'POST',
+      '/api/bench/who',
+      { draft, part: behind.part, criterion: behind.criterion, after: from },
+      { signal: mine.signal },
+    )
+    if (asking === mine) {
+      people.value = from ? [...people.value, ...page.people] : page.people
+      total.value = page.total
+      after.value = page.after
+      problem.value = ''
+    }
+  } catch (failure) {
+    if (asking === mine) {
+      problem.value = sentenceOf(failure)
+      people.value = []
+      total.value = 0
+    }
+  }
+}
+
+async function open(id: string) {
+  personId.value = id
+  try {
+    const view = await sendJson<Schemas['PersonView']>('POST', '/api/bench/person', {
+      draft,
+      person: id,
+    })
+    if (personId.value === id) {
+      person.value = view
+      problem.value = ''
+    }
+  } catch (failure) {
+    problem.value = sentenceOf(failure)
+  }
+}
+
+function close() {
+  person.value = undefined
+  personId.value = undefined
+}
+
+const index = computed(() => people.value.findIndex((one) => one.id === personId.value))
+
+function step(by: 1 | -1) {
+  const next = people.value[index.value + by]
+  if (next) {
+    void open(next.id)
+  }
+}
+
+function onKey(event: KeyboardEvent) {
+  if (!person.value || event.target instanceof HTMLInputElement) {
+    return
+  }
+  if (event.key === 'Escape') {
+    close()
+  } else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+    event.preventDefault()
+    step(event.key === 'ArrowDown' ? 1 : -1)
+  }
+}
+
+// The list follows the levels: when they are new, so are the people behind a number.
+watch(
+  () => [levels, behind] as const,
+  ([shown], old) => {
+    if (shown) {
+      void load()
+      if (personId.value) {
+        void open(personId.value)
+      }
+    }
+    if (old?.[1] !== behind) {
+      close()
+    }
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <aside class="who" aria-label="Who" @keydown="onKey">
+    <nav class="tabs" aria-label="People">
+      <button
+        v-for="tab in tabs"
+        :key="tab.behind.part"
+        :aria-pressed="sameBehind(tab.behind, behind)"
+        @click="emit('who', tab.behind)"
+      >
+        {{ tab.behind.title }} <strong>{{ count(tab.count) }}</strong>
+      </button>
+    </nav>
+
+    <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
+
+    <div v-if="person" class="opened">
+      <div class="steps">
+        <Button size="small" text icon="pi pi-arrow-left" label="Back" autofocus @click="close" />
+        <span class="quiet">{{ index + 1 }} of {{ count(total) }}, arrow keys for the next</span>
+        <Button
+          size="small"
+          text
+          icon="pi pi-chevron-up"
+          aria-label="Previous person"
+          :disabled="index <= 0"
+          @click="step(-1)"
+        />
+        <Button
+          size="small"
+          text
+          icon="pi pi-chevron-down"
+          aria-label="Next person"
+          :disabled="index >= people.length - 1"
+          @click="step(1)"
+        />
+      </div>
+      <PersonPanel :view="person" :as-of="asOf" />
+    </div>
+
+    <template v-else>
+      <h2 class="title">{{ behind.title }}: {{ count(total) }}</h2>
+      <p v-if="total === 0 && !problem" class="quiet empty">Nobody.</p>
+      <ol v-else class="people">
+        <li v-for="one in people" :key="one.id">
+          <button class="row" :data-person="one.id" @click="open(one.id)">
+            <span class="name">{{ one.name }}</span>
+            <span class="quiet">{{ one.age || 'no birth date' }}</span>
+            <span class="quiet">{{ one.provider }}</span>
+          </button>
+        </li>
+        <li v-if="after">
+          <button class="word more" @click="load(after)">Show more of {{ count(total) }}</button>
+        </li>
+      </ol>
+    </template>
+  </aside>
+</template>
+
+<style scoped>
+.who {
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  overflow: hidden;
+}
+
+.tabs {
+  display: flex;
+  border-bottom: 1px solid var(--rule);
+}
+
+.tabs button {
+  flex: 1;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  background: none;
+  padding: 6px 4px 4px;
+  cursor: pointer;
+}
+
+.tabs button:hover {
+  background: var(--paper);
+}
+
+.tabs button[aria-pressed='true'] {
+  border-bottom-color: var(--amber);
+}
+
+.title {
+  padding: 8px 12px 4px;
+}
+
+.empty {
+  padding: 0 12px;
+}
+
+.people {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  overflow: auto;
+  flex: 1;
+}
+
+.row {
+  display: grid;
+  grid-template-columns: 1fr 76px 130px;
+  gap: 8px;
+  width: 100%;
+  text-align: left;
+  border: 0;
+  border-bottom: 1px solid #eee5d2;
+  background: none;
+  padding: 4px 12px;
+  cursor: pointer;
+}
+
+.row:hover {
+  background: var(--paper);
+}
+
+.row span {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.more {
+  margin: 8px 12px;
+}
+
+.opened {
+  overflow: auto;
+  padding: 4px 12px 12px;
+}
+
+.steps {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+}
+
+.steps .quiet {
+  flex: 1;
+  text-align: center;
+}
+</style>

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import InputNumber from 'primevue/inputnumber'
+import Select from 'primevue/select'
+import { computed } from 'vue'
+import { withKey, type JsonObject } from '../document'
+
+/** The count of a test of events, and what is counted. */
+const test = defineModel<JsonObject>({ required: true })
+
+const FORMS = [
+  { form: 'atLeast', name: 'at least' },
+  { form: 'none', name: 'none' },
+  { form: 'atMost', name: 'at most' },
+  { form: 'exactly', name: 'exactly' },
+]
+const PER = [
+  { per: 'record', name: 'records' },
+  { per: 'day', name: 'different days' },
+  { per: 'code', name: 'different codes' },
+]
+
+const count = computed(() => (test.value.count as JsonObject | undefined) ?? { atLeast: 1 })
+const form = computed(() => FORMS.find((one) => one.form in count.value)?.form ?? 'atLeast')
+const number = computed(() => {
+  const value = count.value[form.value]
+  return typeof value === 'number' ? value : 1
+})
+
+function set(nextForm: string, value: number) {
+  test.value = withKey(
+    test.value,
+    'count',
+    nextForm === 'none' ? { none: true } : { [nextForm]: value },
+  )
+}
+</script>
+
+<template>
+  <div class="count">
+    <Select
+      :model-value="form"
+      :options="FORMS"
+      option-label="name"
+      option-value="form"
+      aria-label="How many"
+      @update:model-value="set($event, number)"
+    />
+    <InputNumber
+      v-if="form !== 'none'"
+      :model-value="number"
+      :min="0"
+      :max="9999"
+      :use-grouping="false"
+      :allow-empty="false"
+      :input-props="{ 'aria-label': 'Number' }"
+      input-class="amount"
+      @input="set(form, Number($event.value ?? 0))"
+    />
+    <Select
+      :model-value="(test.per as string | undefined) ?? 'record'"
+      :options="PER"
+      option-label="name"
+      option-value="per"
+      aria-label="What is counted"
+      @update:model-value="test = withKey(test, 'per', $event === 'record' ? undefined : $event)"
+    />
+  </div>
+</template>
+
+<style scoped>
+.count {
+  display: flex;
+  gap: 8px;
+}
+
+.count :deep(.amount) {
+  width: 62px;
+}
+</style>

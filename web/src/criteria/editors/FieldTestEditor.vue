@@ -1,0 +1,227 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client'
+import AutoComplete, { type AutoCompleteCompleteEvent } from 'primevue/autocomplete'
+import InputNumber from 'primevue/inputnumber'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import { computed, ref } from 'vue'
+import { withKey, type Json, type JsonObject } from '../document'
+import { itemsOf, operatorOf, operatorsOf, startOf } from './fieldTests'
+import WindowEditor from './WindowEditor.vue'
+
+/** A test of one field: which field, which operator, which operands. */
+const test = defineModel<JsonObject>({ required: true })
+const { fields } = defineProps<{ fields: Schemas['FieldWords'][] }>()
+
+const field = computed(() => fields.find((one) => one.name === test.value.field))
+const type = computed(() => field.value?.type ?? 'text')
+const operator = computed(() => operatorOf(test.value, type.value))
+const listKey = computed(() => ('in' in test.value ? 'in' : 'notIn'))
+const listed = computed(() => {
+  const list = test.value[listKey.value]
+  return Array.isArray(list) ? list.map((item) => String(item as string | number)) : undefined
+})
+const choices = ref<string[]>([])
+
+const fieldOptions = computed(() =>
+  fields.map((one) => ({ name: one.name, label: one.name.replaceAll('_', ' ') })),
+)
+
+function chooseField(name: string) {
+  const next = fields.find((one) => one.name === name)
+  if (next) {
+    test.value = startOf(next)
+  }
+}
+
+function chooseOperator(id: string) {
+  const next = operatorsOf(type.value).find((one) => one.id === id)
+  if (!next) {
+    return
+  }
+  const start = next.start()
+  const kept = listed.value
+  const carries = kept && ('in' in start || 'notIn' in start)
+  test.value = {
+    field: test.value.field ?? '',
+    ...(carries ? { [id]: itemsOf(kept, type.value) } : start),
+  }
+}
+
+function setKey(key: string, value: Json | undefined) {
+  test.value = withKey(test.value, key, value)
+}
+
+function bound(keys: [string, string]): { inside: boolean; value: number | undefined } {
+  const key = keys.find((one) => typeof test.value[one] === 'number')
+  return { inside: key !== keys[0], value: key ? (test.value[key] as number) : undefined }
+}
+
+function setBound(keys: [string, string], inside: boolean, value: unknown) {
+  const cleared = withKey(withKey(test.value, keys[0], undefined), keys[1], undefined)
+  const number = value === null || value === undefined || value === '' ? undefined : Number(value)
+  const next = withKey(cleared, inside ? keys[1] : keys[0], number)
+  if (operatorOf(next, type.value)) {
+    test.value = next
+  }
+}
+
+const lower = computed(() => bound(['above', 'atLeast']))
+const upper = computed(() => bound(['below', 'atMost']))
+
+/** Offers what occurs in the records, and what is typed, which need not occur. */
+function complete(event: AutoCompleteCompleteEvent) {
+  const typed = event.query.trim()
+  const known = (field.value?.values ?? []).map((one) => one.value)
+  const fitting = known.filter((value) => value.toLowerCase().includes(typed.toLowerCase()))
+  choices.value =
+    typed === '' || fitting.some((value) => value.toLowerCase() === typed.toLowerCase())
+      ? fitting
+      : [...fitting, typed]
+}
+
+function countOf(value: string): string {
+  const known = field.value?.values.find((one) => one.value === value)
+  return known ? String(known.count) : 'not in the records'
+}
+
+function setDate(key: 'from' | 'through', event: Event) {
+  const written = (event.target as HTMLInputElement).value.trim()
+  const next = withKey(test.value, key, written === '' ? undefined : written)
+  if ('from' in next || 'through' in next) {
+    test.value = next
+  }
+}
+</script>
+
+<template>
+  <div class="field-test">
+    <Select
+      :model-value="test.field as string"
+      :options="fieldOptions"
+      option-label="label"
+      option-value="name"
+      filter
+      aria-label="Field"
+      @update:model-value="chooseField"
+    />
+    <Select
+      :model-value="operator?.id"
+      :options="operatorsOf(type)"
+      option-label="name"
+      option-value="id"
+      aria-label="Operator"
+      @update:model-value="chooseOperator"
+    />
+    <template v-if="operator?.id === 'in' || operator?.id === 'notIn'">
+      <span v-if="listed === undefined" class="quiet">turned by a dial</span>
+      <AutoComplete
+        v-else
+        :model-value="listed"
+        multiple
+        dropdown
+        :suggestions="choices"
+        :pt="{ pcInputText: { root: { 'aria-label': 'Values' } } }"
+        placeholder="Type or pick"
+        class="values"
+        @complete="complete"
+        @update:model-value="setKey(listKey, itemsOf($event, type))"
+      >
+        <template #option="{ option }">
+          {{ option }} <span class="quiet">&nbsp;{{ countOf(option) }}</span>
+        </template>
+      </AutoComplete>
+    </template>
+    <InputText
+      v-else-if="operator?.id === 'startsWith' || operator?.id === 'contains'"
+      :model-value="test[operator.id] as string"
+      aria-label="Text"
+      @change="setKey(operator.id, ($event.target as HTMLInputElement).value)"
+    />
+    <template v-else-if="operator?.id === 'bounds'">
+      <Select
+        :model-value="lower.inside"
+        :options="[
+          { inside: true, name: 'at least' },
+          { inside: false, name: 'above' },
+        ]"
+        option-label="name"
+        option-value="inside"
+        aria-label="Lower bound inside or not"
+        @update:model-value="setBound(['above', 'atLeast'], $event, lower.value)"
+      />
+      <InputNumber
+        :model-value="lower.value"
+        :max-fraction-digits="6"
+        :use-grouping="false"
+        :input-props="{ 'aria-label': 'Lower bound' }"
+        input-class="amount"
+        @input="setBound(['above', 'atLeast'], lower.inside, $event.value)"
+      />
+      <Select
+        :model-value="upper.inside"
+        :options="[
+          { inside: true, name: 'at most' },
+          { inside: false, name: 'below' },
+        ]"
+        option-label="name"
+        option-value="inside"
+        aria-label="Upper bound inside or not"
+        @update:model-value="setBound(['below', 'atMost'], $event, upper.value)"
+      />
+      <InputNumber
+        :model-value="upper.value"
+        :max-fraction-digits="6"
+        :use-grouping="false"
+        :input-props="{ 'aria-label': 'Upper bound' }"
+        input-class="amount"
+        @input="setBound(['below', 'atMost'], upper.inside, $event.value)"
+      />
+    </template>
+    <template v-else-if="operator?.id === 'dates'">
+      <InputText
+        :model-value="(test.from as string | undefined) ?? ''"
+        aria-label="From"
+        placeholder="from: 2024-05-17, or blank"
+        @change="setDate('from', $event)"
+      />
+      <InputText
+        :model-value="(test.through as string | undefined) ?? ''"
+        aria-label="Through"
+        placeholder="through: 2026, or blank"
+        @change="setDate('through', $event)"
+      />
+    </template>
+    <WindowEditor
+      v-else-if="operator?.id === 'window'"
+      :model-value="test.window as JsonObject"
+      @update:model-value="setKey('window', $event)"
+    />
+    <label v-if="test.field === 'value' && !('missing' in test)">
+      unit
+      <InputText
+        :model-value="(test.unit as string | undefined) ?? ''"
+        aria-label="Unit"
+        class="amount"
+        @change="setKey('unit', ($event.target as HTMLInputElement).value.trim() || undefined)"
+      />
+    </label>
+  </div>
+</template>
+
+<style scoped>
+.field-test {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+
+.values {
+  min-width: 260px;
+}
+
+.field-test :deep(.amount) {
+  width: 76px;
+}
+</style>

@@ -1,0 +1,2 @@
+export { default as BenchPage } from './BenchPage.vue'
+export { default as CriteriaPage } from './CriteriaPage.vue'

@@ -1,0 +1,29 @@
+import type { JsonObject } from './document'
+
+/** A test to begin with; each can be evaluated at once, so that a new criterion shows its level. */
+export interface NewTest {
+  name: string
+  word: string
+  test: () => JsonObject
+}
+
+export const NEW_TESTS: NewTest[] = [
+  { name: 'An age', word: 'age', test: () => ({ age: { from: 18 } }) },
+  {
+    name: "A person's field",
+    word: 'field',
+    test: () => ({ field: 'status', missing: false }),
+  },
+  {
+    name: 'Records of events',
+    word: 'records',
+    test: () => ({ events: { window: { last: 'P12M' } } }),
+  },
+  {
+    name: 'No record of events',
+    word: 'no-record',
+    test: () => ({ events: { window: { last: 'P12M' } }, count: { none: true } }),
+  },
+  { name: 'Any of several', word: 'any', test: () => ({ any: [{ age: { from: 18 } }] }) },
+  { name: 'All of several', word: 'all', test: () => ({ all: [{ age: { from: 18 } }] }) },
+]

@@ -1,0 +1,47 @@
+import type { Schemas } from '@/api/client'
+
+/** A person on a list as the table shows and sorts them. */
+export interface Row {
+  id: string
+  name: string
+  age: string
+  ageKey: number
+  due: string
+  /** Never having been met comes first, then the earliest due date; without one, last. */
+  dueKey: string
+  overdue: string
+  overdueKey: number
+  band: string
+  state: 'on' | 'check'
+  phone: string
+  provider: string
+  site: string
+  doNotContact: boolean
+  /** What finding looks through, in lower case. */
+  findable: string
+}
+
+const NO_DUE_DATE = '9999-12-31'
+const NEVER_MET = '0000-00-00'
+
+export function rowOf(row: Schemas['ListRow']): Row {
+  const { person } = row
+  return {
+    id: person.id,
+    name: person.name,
+    age: person.age,
+    ageKey: person.age === '' ? -1 : Number.parseInt(person.age),
+    due: row.due,
+    dueKey: row.due === 'never' ? NEVER_MET : row.due || NO_DUE_DATE,
+    overdue: row.overdueDays !== undefined && row.overdueDays >= 0 ? String(row.overdueDays) : '',
+    overdueKey: row.due === 'never' ? Number.MAX_SAFE_INTEGER : (row.overdueDays ?? -1_000_000),
+    band: row.band,
+    state: row.state === 'ON' ? 'on' : 'check',
+    phone: person.phone,
+    provider: person.provider,
+    site: person.site,
+    doNotContact: person.doNotContact,
+    findable:
+      `${person.name} ${person.id} ${person.phone} ${person.provider} ${person.site} ${row.band}`.toLowerCase(),
+  }
+}

@@ -1,0 +1,20 @@
+import 'primeicons/primeicons.css'
+import './theme/base.css'
+import { VueQueryPlugin } from '@tanstack/vue-query'
+import { createPinia } from 'pinia'
+import PrimeVue from 'primevue/config'
+import ToastService from 'primevue/toastservice'
+import { createApp } from 'vue'
+import App from './App.vue'
+import { router } from './router'
+import { paperAndInk } from './theme/preset'
+
+createApp(App)
+  .use(createPinia())
+  .use(router)
+  .use(VueQueryPlugin, {
+    queryClientConfig: { defaultOptions: { queries: { retry: false, staleTime: 0 } } },
+  })
+  .use(PrimeVue, { theme: { preset: paperAndInk, options: { darkModeSelector: '.never' } } })
+  .use(ToastService)
+  .mount('#app')

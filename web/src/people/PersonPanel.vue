@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client'
+import { computed } from 'vue'
+import ReasonLine from './ReasonLine.vue'
+import TimeLine from './TimeLine.vue'
+
+const { view, asOf } = defineProps<{ view: Schemas['PersonView']; asOf: string }>()
+
+const SECTIONS = { INCLUDE: 'Include', EXCLUDE: 'Exclude', SHOULD_HAVE: 'Should have' } as const
+const HIDDEN = new Set(['person id', 'family name', 'given name', 'birth date', 'provider', 'site'])
+
+function recordsOf(reason: Schemas['ReasonView']): number[] {
+  return [...reason.records, ...reason.parts.flatMap(recordsOf)]
+}
+
+const lit = computed(() => new Set(view.criteria.flatMap((one) => recordsOf(one.reason))))
+const bySection = computed(() => Map.groupBy(view.criteria, (one) => one.section))
+const details = computed(() => view.details.filter((one) => !HIDDEN.has(one.field)))
+
+const standing = computed(() => {
+  switch (view.list) {
+    case 'YES':
+      return view.due === 'never'
+        ? 'On the list: never met.'
+        : view.due
+          ? `On the list, due ${view.due}.`
+          : 'On the list.'
+    case 'UNSURE':
+      return "Can't tell: to check."
+    case 'NO':
+      return view.due && view.due !== 'never'
+        ? `Not on the list; next due ${view.due}.`
+        : 'Not on the list.'
+    default:
+      return 'Not in the population: recorded as deceased.'
+  }
+})
+</script>
+
+<template>
+  <article class="person">
+    <h2>{{ view.person.name }}</h2>
+    <p class="facts">
+      <span v-if="view.person.age">{{ view.person.age }}, born {{ view.person.born }}</span>
+      <span v-else>no birth date</span>
+      <span v-if="view.person.provider">{{ view.person.provider }}</span>
+      <span v-if="view.person.site">{{ view.person.site }}</span>
+      <span class="quiet">{{ view.person.id }}</span>
+    </p>
+    <p v-if="view.person.doNotContact" class="notice">Asked not to be contacted.</p>
+    <p class="standing">{{ standing }}</p>
+
+    <section v-for="[section, criteria] in bySection" :key="section">
+      <h3>{{ SECTIONS[section] }}</h3>
+      <div v-for="criterion in criteria" :key="criterion.id" class="criterion">
+        <div class="quiet">{{ criterion.sentence }}</div>
+        <ReasonLine :reason="criterion.reason" />
+      </div>
+    </section>
+
+    <h3>Time line</h3>
+    <TimeLine :records="view.records" :windows="view.windows" :as-of="asOf" :lit="lit" />
+
+    <details>
+      <summary>All {{ view.records.length }} records</summary>
+      <ol class="records">
+        <li
+          v-for="record in view.records"
+          :key="record.number"
+          :class="{ lit: lit.has(record.number) }"
+        >
+          <span class="when">{{ record.when }}</span> {{ record.what }}
+          <span class="quiet"
+            >{{ record.kind }}{{ record.status ? `, ${record.status}` : '' }}</span
+          >
+        </li>
+      </ol>
+    </details>
+    <details>
+      <summary>Contacts and other fields</summary>
+      <dl>
+        <template v-for="detail in details" :key="detail.field">
+          <dt>{{ detail.field }}</dt>
+          <dd>{{ detail.value }}</dd>
+        </template>
+      </dl>
+    </details>
+  </article>
+</template>
+
+<style scoped>
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  margin: 2px 0 6px;
+}
+
+.standing {
+  font-weight: 600;
+  margin: 4px 0 8px;
+}
+
+h3 {
+  font-size: 0.86rem;
+  font-weight: 600;
+  color: var(--soft-ink);
+  margin: 10px 0 3px;
+  border-bottom: 1px solid var(--rule);
+}
+
+.criterion {
+  margin: 3px 0 6px;
+}
+
+.criterion > .quiet {
+  font-size: 0.9rem;
+}
+
+summary {
+  cursor: pointer;
+  color: var(--verdigris);
+  margin-top: 6px;
+}
+
+.records {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0;
+}
+
+.records li {
+  padding: 1px 0 1px 6px;
+  border-left: 3px solid transparent;
+}
+
+.records li.lit {
+  border-left-color: var(--amber);
+}
+
+.when {
+  display: inline-block;
+  min-width: 86px;
+}
+
+dl {
+  display: grid;
+  grid-template-columns: 120px 1fr;
+  gap: 1px 10px;
+  margin: 4px 0;
+}
+
+dt {
+  color: var(--soft-ink);
+}
+
+dd {
+  margin: 0;
+}
+</style>

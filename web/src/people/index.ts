@@ -1,0 +1,2 @@
+export { default as Drop } from './Drop.vue'
+export { default as PersonPanel } from './PersonPanel.vue'

@@ -1,0 +1,245 @@
+<script setup lang="ts">
+import { send, sentenceOf } from '@/api/client'
+import { count } from '@/stick'
+import Button from 'primevue/button'
+import ProgressBar from 'primevue/progressbar'
+import { computed, ref, shallowRef, useTemplateRef } from 'vue'
+import { kindOf, sendFile, untilSettled, type ImportView, type Step } from './imports'
+
+/** Brings one file in: send it, see what is in it and what is wrong with it, take its good lines or none. */
+const emit = defineEmits<{ taken: [] }>()
+
+/** A bar for less would only flicker. */
+const BAR_FROM_BYTES = 3_000_000
+const HEADER_BYTES = 4096
+
+const step = shallowRef<Step>({ at: 'nothing' })
+const picker = useTemplateRef('picker')
+const over = ref(false)
+
+const inside = computed(() => (step.value.at === 'inside' ? step.value.file : undefined))
+const words = computed(() => (inside.value?.kind === 'PEOPLE' ? 'people' : 'records'))
+
+const bar = computed(() => {
+  const now = step.value
+  if (now.at === 'sending' && now.total > BAR_FROM_BYTES) {
+    return { label: 'Sending', percent: (100 * now.sent) / now.total }
+  }
+  if (now.at === 'inside' && now.file.bytes > BAR_FROM_BYTES) {
+    const label = { CHECKING: 'Reading through', TAKING: 'Taking' }[now.file.stage as string]
+    return label && { label, percent: (100 * now.file.read) / now.file.bytes }
+  }
+  return undefined
+})
+
+function show(file: ImportView) {
+  step.value = { at: 'inside', file }
+}
+
+async function start(file: File | null | undefined) {
+  if (!file) {
+    return
+  }
+  step.value = { at: 'sending', name: file.name, sent: 0, total: file.size }
+  try {
+    const kind = kindOf((await file.slice(0, HEADER_BYTES).text()).split(/\r?\n/, 1)[0] ?? '')
+    const sent = await sendFile(file, kind, (bytes) => {
+      step.value = { at: 'sending', name: file.name, sent: bytes, total: file.size }
+    })
+    await untilSettled(sent.id, show)
+  } catch (failure) {
+    step.value = { at: 'refused', reason: sentenceOf(failure) }
+  } finally {
+    if (picker.value) {
+      picker.value.value = ''
+    }
+  }
+}
+
+async function take() {
+  const file = inside.value
+  if (!file) {
+    return
+  }
+  try {
+    show(await send<ImportView>(`/api/imports/${file.id}/take`, { method: 'POST' }))
+    const settled = await untilSettled(file.id, show)
+    if (settled.stage === 'TAKEN') {
+      emit('taken')
+    }
+  } catch (failure) {
+    step.value = { at: 'refused', reason: sentenceOf(failure) }
+  }
+}
+
+async function leave() {
+  const file = inside.value
+  step.value = { at: 'nothing' }
+  if (file) {
+    try {
+      await send(`/api/imports/${file.id}`, { method: 'DELETE' })
+    } catch (failure) {
+      step.value = { at: 'refused', reason: sentenceOf(failure) }
+    }
+  }
+}
+
+function dropped(event: DragEvent) {
+  over.value = false
+  void start(event.dataTransfer?.files[0])
+}
+</script>
+
+<template>
+  <section
+    class="import"
+    :class="{ over }"
+    aria-label="Bring a file in"
+    @dragover.prevent="over = true"
+    @dragleave="over = false"
+    @drop.prevent="dropped"
+  >
+    <div class="pick">
+      <label for="file">Bring in people or event records, as CSV</label>
+      <input
+        id="file"
+        ref="picker"
+        type="file"
+        accept=".csv,.tsv,.txt,text/csv"
+        @change="start(picker?.files?.[0])"
+      />
+      <span class="quiet">
+        or drop the file here. Nothing is taken before you have seen what is in it.
+      </span>
+    </div>
+
+    <ProgressBar v-if="bar" :value="Math.round(bar.percent)" :aria-label="bar.label" />
+    <p v-else-if="step.at === 'sending'" role="status">Sending {{ step.name }} …</p>
+    <p v-if="step.at === 'refused'" class="notice" role="alert">{{ step.reason }}</p>
+
+    <div v-if="inside" class="report" role="status">
+      <p v-if="inside.stage === 'CHECKING'">Reading {{ inside.fileName }} through …</p>
+      <p v-else-if="inside.stage === 'TAKING'">Taking {{ inside.fileName }} …</p>
+      <p v-else-if="inside.stage === 'FAILED'" class="notice">{{ inside.reason }}</p>
+
+      <template v-else-if="inside.stage === 'TAKEN'">
+        <p>
+          <strong>{{ inside.fileName }} is in.</strong>
+          {{ count(inside.newRows) }} {{ words }} were new, {{ count(inside.changedRows) }} changed,
+          {{ count(inside.unchangedRows) }} unchanged<template v-if="inside.badLines"
+            >; {{ count(inside.badLines) }} bad lines were left out</template
+          >.
+        </p>
+        <p v-if="inside.unknownPeople">
+          Records of {{ count(inside.unknownPeople) }} people who are not on file are kept; they
+          count once these people are brought in.
+        </p>
+        <Button label="Done" size="small" @click="leave" />
+      </template>
+
+      <template v-else>
+        <p v-if="inside.unreadable" class="notice">
+          <strong>{{ inside.fileName }} cannot be taken.</strong>
+          {{ inside.problems.at(-1)?.reason }}
+          <template v-if="(inside.problems.at(-1)?.line ?? 1) > 1"
+            >(line {{ inside.problems.at(-1)?.line }})</template
+          >
+          Nothing was changed.
+        </p>
+        <p v-else>
+          <strong>{{ inside.fileName }}</strong> holds {{ count(inside.goodRows) }} good lines of
+          {{ words
+          }}<template v-if="inside.badLines">, and {{ count(inside.badLines) }} bad ones</template>.
+        </p>
+        <table
+          v-if="inside.problems.length && !(inside.unreadable && inside.problems.length === 1)"
+        >
+          <caption class="visually-hidden">
+            What is wrong
+          </caption>
+          <thead>
+            <tr>
+              <th>Line</th>
+              <th>Column</th>
+              <th>What is wrong</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(problem, i) in inside.problems" :key="i">
+              <td>{{ problem.line }}</td>
+              <td>{{ problem.column }}</td>
+              <td>{{ problem.reason }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-if="inside.badLines > inside.problems.length" class="quiet">
+          These are the first of them.
+          <a :href="`/api/imports/${inside.id}/problems`" download>Download all bad lines</a>
+        </p>
+        <div class="buttons">
+          <Button
+            v-if="!inside.unreadable && inside.goodRows > 0"
+            :label="
+              inside.badLines
+                ? `Take the ${count(inside.goodRows)} good lines`
+                : `Take all ${count(inside.goodRows)} lines`
+            "
+            @click="take"
+          />
+          <Button text label="Take none" @click="leave" />
+        </div>
+      </template>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.import {
+  border: 1px dashed var(--soft-ink);
+  background: var(--sheet);
+  padding: 12px 16px;
+  margin-bottom: 16px;
+}
+
+.import.over {
+  border-color: var(--verdigris);
+  background: #e4efec;
+}
+
+.pick {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: center;
+}
+
+label {
+  font-weight: 600;
+}
+
+.report {
+  border-top: 1px solid var(--rule);
+  margin-top: 10px;
+}
+
+table {
+  border-collapse: collapse;
+  display: block;
+  max-height: 260px;
+  overflow: auto;
+  margin-bottom: 10px;
+}
+
+th,
+td {
+  text-align: left;
+  padding: 2px 14px 2px 0;
+  border-bottom: 1px solid #eee5d2;
+  vertical-align: top;
+}
+
+.buttons {
+  display: flex;
+  gap: 8px;
+}
+</style>

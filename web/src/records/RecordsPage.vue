@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { send, sentenceOf, type Schemas } from '@/api/client'
+import { dayWords } from '@/criteria/days'
+import { count } from '@/stick'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import ImportFile from './ImportFile.vue'
+
+const queries = useQueryClient()
+const { data, error } = useQuery({
+  queryKey: ['records'],
+  queryFn: () => send<Schemas['Overview']>('/api/records'),
+})
+
+function moment(iso: string): string {
+  return new Date(iso).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
+}
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head"><h1>Records</h1></div>
+    <ImportFile @taken="queries.invalidateQueries()" />
+    <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <template v-if="data">
+      <p v-if="data.people === 0">
+        Nothing is on record yet. Bring in the people first, then their event records.
+      </p>
+      <p v-else>
+        <strong>{{ count(data.people) }}</strong> people and
+        <strong>{{ count(data.records) }}</strong> event records that count, as of
+        {{ moment(data.builtAt)
+        }}<template v-if="data.waiting"
+          >; {{ count(data.waiting) }} more wait for their people</template
+        >.
+      </p>
+      <div class="sides">
+        <section v-if="data.kinds.length">
+          <h2>What is there</h2>
+          <table>
+            <thead>
+              <tr>
+                <th>Kind</th>
+                <th class="number">Records</th>
+                <th>First</th>
+                <th>Last</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="kind in data.kinds" :key="kind.kind">
+                <td>{{ kind.kind }}</td>
+                <td class="number">{{ count(kind.records) }}</td>
+                <td>{{ kind.first && dayWords(kind.first) }}</td>
+                <td>{{ kind.last && dayWords(kind.last) }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+        <section>
+          <h2>How fresh: files brought in</h2>
+          <p v-if="data.imports.length === 0" class="quiet">No file was brought in here yet.</p>
+          <table v-else>
+            <thead>
+              <tr>
+                <th>When</th>
+                <th>File</th>
+                <th>By</th>
+                <th class="number">New</th>
+                <th class="number">Changed</th>
+                <th class="number">Unchanged</th>
+                <th class="number">Bad</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="taken in data.imports" :key="taken.takenAt">
+                <td>{{ moment(taken.takenAt) }}</td>
+                <td>{{ taken.fileName }}</td>
+                <td>{{ taken.takenBy }}</td>
+                <td class="number">{{ count(taken.newRows) }}</td>
+                <td class="number">{{ count(taken.changedRows) }}</td>
+                <td class="number">{{ count(taken.unchangedRows) }}</td>
+                <td class="number">{{ count(taken.badLines) }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.sides {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 40px;
+  align-items: start;
+}
+
+table {
+  border-collapse: collapse;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+  margin-top: 6px;
+}
+
+th,
+td {
+  text-align: left;
+  padding: 4px 12px;
+  border-bottom: 1px solid #eee5d2;
+}
+
+.number {
+  text-align: right;
+}
+</style>

@@ -1,0 +1,1 @@
+export { default as RecordsPage } from './RecordsPage.vue'

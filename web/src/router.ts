@@ -1,0 +1,31 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import { BenchPage, CriteriaPage } from './criteria'
+import { ListPage, ListsPage } from './lists'
+import { RecordsPage } from './records'
+import { useSession } from './session'
+
+declare module 'vue-router' {
+  interface RouteMeta {
+    /** Whether only a coordinator has this place. */
+    coordinator?: boolean
+  }
+}
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: () => (useSession().isCoordinator ? '/criteria' : '/lists') },
+    { path: '/criteria', component: CriteriaPage, meta: { coordinator: true } },
+    { path: '/criteria/:id', component: BenchPage, props: true, meta: { coordinator: true } },
+    { path: '/lists', component: ListsPage },
+    { path: '/lists/:id', component: ListPage, props: true },
+    { path: '/records', component: RecordsPage, meta: { coordinator: true } },
+    { path: '/:other(.*)*', redirect: '/' },
+  ],
+})
+
+router.beforeEach(async (to) => {
+  const session = useSession()
+  await session.load()
+  return to.meta.coordinator && session.signedIn && !session.isCoordinator ? '/lists' : true
+})

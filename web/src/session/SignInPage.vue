@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { sentenceOf } from '@/api/client'
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import { computed, ref } from 'vue'
+import FirstAccountForm from './FirstAccountForm.vue'
+import { useSession } from './session'
+
+const session = useSession()
+const name = ref('')
+const password = ref('')
+const problem = ref('')
+const busy = ref(false)
+const demoAccounts = computed(() => session.current?.demoAccounts ?? [])
+
+async function signIn() {
+  busy.value = true
+  problem.value = ''
+  try {
+    await session.signIn(name.value, password.value)
+  } catch (failure) {
+    problem.value = sentenceOf(failure)
+  } finally {
+    busy.value = false
+  }
+}
+
+function fillIn(account: { name: string; password: string }) {
+  name.value = account.name
+  password.value = account.password
+}
+</script>
+
+<template>
+  <main class="door">
+    <div class="card">
+      <header>
+        <img src="/mark.svg" alt="" width="40" height="40" />
+        <div>
+          <h1>Dipstick</h1>
+          <p class="quiet">{{ session.current?.practice || 'Recall and outreach lists' }}</p>
+        </div>
+      </header>
+
+      <FirstAccountForm v-if="session.current?.firstAccountNeeded" @created="session.reload()" />
+
+      <form v-else @submit.prevent="signIn">
+        <label for="name">Name</label>
+        <InputText id="name" v-model="name" autocomplete="username" autofocus required />
+        <label for="password">Password</label>
+        <InputText
+          id="password"
+          v-model="password"
+          type="password"
+          autocomplete="current-password"
+          required
+        />
+        <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
+        <Button type="submit" label="Sign in" :loading="busy" />
+      </form>
+
+      <section v-if="demoAccounts.length" class="demo" aria-label="Demo accounts">
+        <p>This is the demo: everybody in it is invented. Sign in as</p>
+        <ul>
+          <li v-for="account in demoAccounts" :key="account.name">
+            <button class="word" type="button" @click="fillIn(account)">{{ account.who }}</button>
+            <span class="quiet"> {{ account.name }} / {{ account.password }}</span>
+          </li>
+        </ul>
+      </section>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.door {
+  flex: 1;
+  display: grid;
+  place-items: center;
+}
+
+.card {
+  width: 400px;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+  border-left: 6px solid var(--amber);
+  padding: 24px 28px;
+}
+
+header {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  margin-bottom: 18px;
+}
+
+header p {
+  margin: 0;
+}
+
+form {
+  display: grid;
+  gap: 6px;
+}
+
+form > button {
+  margin-top: 10px;
+}
+
+.demo {
+  margin-top: 20px;
+  border-top: 1px solid var(--rule);
+  padding-top: 4px;
+}
+
+.demo ul {
+  padding-left: 18px;
+  margin: 0;
+}
+
+.demo li {
+  margin: 4px 0;
+}
+</style>

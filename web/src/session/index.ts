@@ -1,0 +1,2 @@
+export { useSession } from './session'
+export { default as SignInPage } from './SignInPage.vue'

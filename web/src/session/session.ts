@@ -1,0 +1,57 @@
+import { send, sentenceOf, whenSignedOut, type Schemas } from '@/api/client'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+
+/** Who is signed in, and what the practice's today is. */
+export const useSession = defineStore('session', () => {
+  const current = shallowRef<Schemas['Session']>()
+  const problem = ref('')
+  let loading: Promise<void> | undefined
+
+  async function reload(): Promise<void> {
+    try {
+      current.value = await send<Schemas['Session']>('/api/session')
+      problem.value = ''
+    } catch (failure) {
+      problem.value = sentenceOf(failure)
+    }
+  }
+
+  /** Loads the session the first time it is asked for. */
+  function load(): Promise<void> {
+    loading ??= reload()
+    return loading
+  }
+
+  async function signIn(name: string, password: string): Promise<void> {
+    await send('/api/sign-in', {
+      method: 'POST',
+      body: new URLSearchParams({ username: name, password }),
+    })
+    await reload()
+  }
+
+  async function signOut(): Promise<void> {
+    await send('/api/sign-out', { method: 'POST' })
+    await reload()
+  }
+
+  whenSignedOut(() => {
+    if (current.value?.signedIn) {
+      current.value = { ...current.value, signedIn: undefined }
+    }
+  })
+
+  return {
+    current,
+    problem,
+    known: computed(() => current.value !== undefined),
+    signedIn: computed(() => current.value?.signedIn),
+    isCoordinator: computed(() => current.value?.signedIn?.role === 'COORDINATOR'),
+    today: computed(() => current.value?.today ?? ''),
+    load,
+    reload,
+    signIn,
+    signOut,
+  }
+})

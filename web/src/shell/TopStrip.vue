@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { useSession } from '@/session'
+import { computed } from 'vue'
+import { RouterLink } from 'vue-router'
+
+const session = useSession()
+
+const places = computed(() =>
+  session.isCoordinator
+    ? [
+        { to: '/criteria', name: 'Criteria' },
+        { to: '/lists', name: 'Lists' },
+        { to: '/records', name: 'Records' },
+      ]
+    : [{ to: '/lists', name: 'Lists' }],
+)
+</script>
+
+<template>
+  <header class="strip">
+    <RouterLink to="/" class="mark"
+      ><img src="/mark.svg" alt="" width="22" height="22" /> Dipstick</RouterLink
+    >
+    <nav aria-label="Places">
+      <RouterLink v-for="place in places" :key="place.to" :to="place.to">{{
+        place.name
+      }}</RouterLink>
+    </nav>
+    <span class="practice">{{ session.current?.practice }}</span>
+    <span>{{ session.signedIn?.displayName }}</span>
+    <button class="word" @click="session.signOut()">Sign out</button>
+  </header>
+</template>
+
+<style scoped>
+.strip {
+  display: flex;
+  align-items: stretch;
+  gap: 18px;
+  padding: 0 20px;
+  height: 40px;
+  line-height: 40px;
+  background: var(--sheet);
+  border-bottom: 1px solid var(--rule);
+}
+
+.mark {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font-weight: 600;
+  color: var(--ink);
+  text-decoration: none;
+}
+
+nav {
+  display: flex;
+  gap: 4px;
+  flex: 1;
+}
+
+nav a {
+  padding: 0 12px;
+  color: var(--ink);
+  text-decoration: none;
+  border-bottom: 3px solid transparent;
+}
+
+nav a:hover {
+  background: var(--paper);
+}
+
+nav a.router-link-active {
+  border-bottom-color: var(--amber);
+  font-weight: 600;
+}
+
+.practice {
+  color: var(--soft-ink);
+}
+
+.word {
+  border-bottom: 0;
+}
+</style>

@@ -1,0 +1,98 @@
+<script lang="ts">
+export interface StickProps {
+  /** How many there certainly are. */
+  value: number
+  /** How many more there may be; hatched. */
+  unsure?: number
+  /** How many would fill the stick. */
+  total: number
+  /** The level before the last edit, as a thin line. */
+  ghost?: number
+  scale?: 'root' | 'linear'
+  width?: number
+  height?: number
+}
+</script>
+
+<script setup lang="ts">
+import { computed, useId } from 'vue'
+import { reach } from './stick'
+
+const {
+  value,
+  unsure = 0,
+  total,
+  ghost = undefined,
+  scale = 'root',
+  width = 104,
+  height = 26,
+} = defineProps<StickProps>()
+
+const hatch = useId()
+const sure = computed(() => reach(value, total, scale) * width)
+const possible = computed(() => reach(value + unsure, total, scale) * width)
+const before = computed(() =>
+  ghost === undefined ? undefined : reach(ghost, total, scale) * width,
+)
+</script>
+
+<template>
+  <svg class="stick" :width="width" :height="height" aria-hidden="true">
+    <defs>
+      <pattern :id="hatch" width="5" height="5" patternUnits="userSpaceOnUse">
+        <path d="M-1 6L6 -1M-1 1L1 -1M4 6L6 4" class="hatch" />
+      </pattern>
+    </defs>
+    <rect class="rod" x="0" y="0" :width="width" :height="height" />
+    <rect class="fluid" x="0" y="0" :width="sure" :height="height" />
+    <rect
+      :x="sure"
+      y="0"
+      :width="Math.max(0, possible - sure)"
+      :height="height"
+      :fill="`url(#${hatch})`"
+    />
+    <line v-if="before !== undefined" class="ghost" :x1="before" :x2="before" y1="0" :y2="height" />
+    <path class="marks" :d="`M${width / 4} 0v4M${width / 2} 0v6M${(3 * width) / 4} 0v4`" />
+  </svg>
+</template>
+
+<style scoped>
+.stick {
+  display: block;
+  flex: none;
+}
+
+.rod {
+  fill: #efe7d4;
+}
+
+.fluid {
+  fill: var(--amber);
+  transition: width 0.15s ease-out;
+}
+
+.hatch {
+  stroke: var(--amber);
+  stroke-width: 1.4;
+}
+
+.ghost {
+  stroke: var(--ink);
+  stroke-width: 1;
+  stroke-dasharray: 3 2;
+}
+
+.marks {
+  stroke: var(--ink);
+  stroke-width: 1;
+  opacity: 0.5;
+  fill: none;
+}
+
+@media (prefers-reduced-motion: reduce) {
+  .fluid {
+    transition: none;
+  }
+}
+</style>

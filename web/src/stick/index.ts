@@ -1,0 +1,2 @@
+export { default as Stick } from './Stick.vue'
+export { count, percent } from './stick'

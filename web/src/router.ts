@@ -14,7 +14,8 @@ declare module 'vue-router' {
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', redirect: () => (useSession().isCoordinator ? '/criteria' : '/lists') },
+    // Where it leads depends on who is signed in; see homeOf.
+    { path: '/', component: { render: () => null } },
     { path: '/criteria', component: CriteriaPage, meta: { coordinator: true } },
     { path: '/criteria/:id', component: BenchPage, props: true, meta: { coordinator: true } },
     { path: '/lists', component: ListsPage },
@@ -27,5 +28,14 @@ export const router = createRouter({
 router.beforeEach(async (to) => {
   const session = useSession()
   await session.load()
-  return to.meta.coordinator && session.signedIn && !session.isCoordinator ? '/lists' : true
+  if (!session.signedIn) {
+    return true
+  }
+  const closed = to.meta.coordinator && !session.isCoordinator
+  return closed || to.path === '/' ? homeOf(session.isCoordinator) : true
 })
+
+/** The place where somebody begins. */
+export function homeOf(isCoordinator: boolean): string {
+  return isCoordinator ? '/criteria' : '/lists'
+}

@@ -75,13 +75,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
 
 <template>
   <li class="line" :class="{ off: criterion.off }" :data-criterion="criterion.id" @keydown="onKey">
-    <Stick
-      :value="shown?.yes ?? 0"
-      :unsure="shown?.unsure ?? 0"
-      :total="people"
-      :ghost="ghost"
-      :height="30"
-    />
+    <Stick :value="shown?.yes ?? 0" :unsure="shown?.unsure ?? 0" :total="people" :ghost="ghost" />
     <div class="numbers">
       <template v-if="shown">
         <button class="word level" title="Who is left" @click="whoLeft('LEFT')">
@@ -139,6 +133,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
   grid-template-columns: 104px 92px 1fr auto 26px;
   gap: 10px;
   align-items: start;
+  min-height: 34px;
   border-bottom: 1px solid #eee5d2;
   background: var(--sheet);
 }
@@ -168,7 +163,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
 }
 
 .words {
-  padding: 5px 0 4px;
+  padding: 5px 0 6px;
 }
 
 .off .words {

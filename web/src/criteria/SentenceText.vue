@@ -15,14 +15,18 @@ const emit = defineEmits<{
 <template>
   <span class="sentence">
     <template v-for="(phrase, i) in sentence.phrases" :key="i">
-      <button
+      <!-- Not a button element, which would not break across lines as words do. -->
+      <span
         v-if="phrase.control"
-        type="button"
+        role="button"
+        tabindex="0"
         class="word"
+        aria-haspopup="dialog"
         :data-control="phrase.control"
         @click="emit('edit', $event, phrase.control, phrase.pointer)"
-      >
-        {{ phrase.text }}</button><span v-else>{{ phrase.text }}</span>
+        @keydown.enter.prevent="emit('edit', $event, phrase.control, phrase.pointer)"
+        @keydown.space.prevent="emit('edit', $event, phrase.control, phrase.pointer)"
+        >{{ phrase.text }}</span><span v-else>{{ phrase.text }}</span>
     </template>
     <button
       v-if="nested"

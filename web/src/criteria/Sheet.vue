@@ -279,8 +279,8 @@ function saveTermSet(saved: TermSet) {
 
 <template>
   <div class="sheet">
-    <div class="line start">
-      <Stick :value="levels?.people ?? 0" :total="levels?.people ?? 0" :height="30" />
+    <div class="bar start">
+      <Stick :value="levels?.people ?? 0" :total="levels?.people ?? 0" />
       <div class="numbers">
         <button
           class="word level"
@@ -388,13 +388,12 @@ function saveTermSet(saved: TermSet) {
       </ul>
     </section>
 
-    <footer v-if="levels" class="line result">
+    <footer v-if="levels" class="bar result">
       <Stick
         :value="levels.list.yes"
         :unsure="levels.list.unsure"
         :total="levels.people"
         :ghost="before?.list.yes"
-        :height="44"
       />
       <div class="sides">
         <p>
@@ -474,7 +473,7 @@ header > :last-child {
   margin-left: auto;
 }
 
-.line {
+.bar {
   display: grid;
   grid-template-columns: 104px 92px 1fr;
   gap: 10px;

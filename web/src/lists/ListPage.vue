@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
-import { dayWords, fromIso, toIso } from '@/criteria/days'
+import { dayWords, fromIso, toIso } from '@/days'
 import { PersonPanel } from '@/people'
 import { useSession } from '@/session'
 import { count } from '@/stick'
@@ -12,7 +12,7 @@ import DatePicker from 'primevue/datepicker'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref, shallowRef } from 'vue'
-import { rowOf, type Row } from './rows'
+import { byUrgency, rowOf, type Row } from './rows'
 
 const { id } = defineProps<{ id: string }>()
 
@@ -35,7 +35,7 @@ const { data: list, error } = useQuery({
   queryFn: () => send<Schemas['ListPage']>(address.value),
 })
 
-const all = computed(() => (list.value?.rows ?? []).map(rowOf))
+const all = computed(() => (list.value?.rows ?? []).map(rowOf).sort(byUrgency))
 const rows = computed(() => {
   const words = find.value.trim().toLowerCase()
   return words === '' ? all.value : all.value.filter((row) => row.findable.includes(words))
@@ -84,8 +84,6 @@ async function open(row: Row) {
       v-if="list"
       :value="rows"
       data-key="id"
-      sort-field="dueKey"
-      :sort-order="1"
       removable-sort
       size="small"
       scrollable

@@ -45,3 +45,12 @@ export function rowOf(row: Schemas['ListRow']): Row {
       `${person.name} ${person.id} ${person.phone} ${person.provider} ${person.site} ${row.band}`.toLowerCase(),
   }
 }
+
+/** Those on the list before those to check, then by due date, then by name. */
+export function byUrgency(one: Row, other: Row): number {
+  return (
+    Number(one.state === 'check') - Number(other.state === 'check') ||
+    one.dueKey.localeCompare(other.dueKey) ||
+    one.name.localeCompare(other.name)
+  )
+}

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
+import { dayWords } from '@/days'
 import { computed } from 'vue'
 import ReasonLine from './ReasonLine.vue'
 import TimeLine from './TimeLine.vue'
@@ -23,13 +24,13 @@ const standing = computed(() => {
       return view.due === 'never'
         ? 'On the list: never met.'
         : view.due
-          ? `On the list, due ${view.due}.`
+          ? `On the list, due ${dayWords(view.due)}.`
           : 'On the list.'
     case 'UNSURE':
       return "Can't tell: to check."
     case 'NO':
       return view.due && view.due !== 'never'
-        ? `Not on the list; next due ${view.due}.`
+        ? `Not on the list; next due ${dayWords(view.due)}.`
         : 'Not on the list.'
     default:
       return 'Not in the population: recorded as deceased.'

@@ -217,6 +217,17 @@ label {
   font-weight: 600;
 }
 
+input::file-selector-button {
+  font: inherit;
+  color: var(--paper);
+  background: var(--verdigris);
+  border: 0;
+  border-radius: 3px;
+  padding: 5px 10px;
+  margin-right: 8px;
+  cursor: pointer;
+}
+
 .report {
   border-top: 1px solid var(--rule);
   margin-top: 10px;

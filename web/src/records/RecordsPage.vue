@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
-import { dayWords } from '@/criteria/days'
+import { dayWords } from '@/days'
 import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import ImportFile from './ImportFile.vue'

@@ -10,6 +10,7 @@ export interface StickProps {
   ghost?: number
   scale?: 'root' | 'linear'
   width?: number
+  /** In pixels; as high as its row where it is left out, so that the rows make one stick. */
   height?: number
 }
 </script>
@@ -25,7 +26,7 @@ const {
   ghost = undefined,
   scale = 'root',
   width = 104,
-  height = 26,
+  height = undefined,
 } = defineProps<StickProps>()
 
 const hatch = useId()
@@ -37,30 +38,37 @@ const before = computed(() =>
 </script>
 
 <template>
-  <svg class="stick" :width="width" :height="height" aria-hidden="true">
-    <defs>
-      <pattern :id="hatch" width="5" height="5" patternUnits="userSpaceOnUse">
-        <path d="M-1 6L6 -1M-1 1L1 -1M4 6L6 4" class="hatch" />
-      </pattern>
-    </defs>
-    <rect class="rod" x="0" y="0" :width="width" :height="height" />
-    <rect class="fluid" x="0" y="0" :width="sure" :height="height" />
-    <rect
-      :x="sure"
-      y="0"
-      :width="Math.max(0, possible - sure)"
-      :height="height"
-      :fill="`url(#${hatch})`"
-    />
-    <line v-if="before !== undefined" class="ghost" :x1="before" :x2="before" y1="0" :y2="height" />
-    <path class="marks" :d="`M${width / 4} 0v4M${width / 2} 0v6M${(3 * width) / 4} 0v4`" />
-  </svg>
+  <div class="stick" :style="{ width: `${width}px`, height: height ? `${height}px` : undefined }">
+    <svg width="100%" height="100%" aria-hidden="true">
+      <defs>
+        <pattern :id="hatch" width="5" height="5" patternUnits="userSpaceOnUse">
+          <path d="M-1 6L6 -1M-1 1L1 -1M4 6L6 4" class="hatch" />
+        </pattern>
+      </defs>
+      <rect class="rod" width="100%" height="100%" />
+      <rect class="fluid" :width="sure" height="100%" />
+      <rect
+        :x="sure"
+        :width="Math.max(0, possible - sure)"
+        height="100%"
+        :fill="`url(#${hatch})`"
+      />
+      <line v-if="before !== undefined" class="ghost" :x1="before" :x2="before" y2="100%" />
+      <path class="marks" :d="`M${width / 4} 0v4M${width / 2} 0v6M${(3 * width) / 4} 0v4`" />
+    </svg>
+  </div>
 </template>
 
 <style scoped>
 .stick {
-  display: block;
+  position: relative;
+  align-self: stretch;
   flex: none;
+}
+
+svg {
+  position: absolute;
+  inset: 0;
 }
 
 .rod {

@@ -148,16 +148,12 @@ public final class Explainer {
         String noun = SelectionWords.one(selection, evaluator.asOf());
         String window = selection.window() instanceof Window.AtAge
                 ? "at that age"
-                : range(selection.window().daysAsOf(evaluator.asOf()));
+                : DayWords.inSentence(selection.window().daysAsOf(evaluator.asOf()));
         String sentence = "No " + noun + " " + window + ".";
         Optional<EventMatch> nearest = nearest(selection);
         return nearest.map(miss -> new Reason(
                         outcome, sentence + " The nearest: " + words.one(miss) + ".", List.of(miss.event()), List.of()))
                 .orElse(new Reason(outcome, sentence + " None on record at any time.", List.of(), List.of()));
-    }
-
-    private static String range(DateRange days) {
-        return days.equals(DateRange.ALL_DAYS) ? "at any time" : DayWords.range(days);
     }
 
     private Optional<EventMatch> nearest(Selection selection) {

@@ -20,7 +20,7 @@ public sealed interface Column {
 
     /**
      * @param compared by code, as it is compared: normalised, or trimmed for an identifier
-     * @param written by code, in the spelling that came first
+     * @param written by code, in the spelling that is most frequent
      * @param codeOf by the text as it is compared
      */
     record OfText(Codes codes, List<String> compared, List<String> written, Map<String, Integer> codeOf)
@@ -30,7 +30,7 @@ public sealed interface Column {
             return compared.size();
         }
 
-        /** The text of a row as first written; empty where it is missing. */
+        /** The text of a row as it is mostly written; empty where it is missing. */
         public String writtenAt(int row) {
             return written.get(codes.get(row));
         }

@@ -1,6 +1,7 @@
 package dipstick.core.population;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,37 +10,42 @@ import java.util.function.UnaryOperator;
 /** Gives each different text a code while a column is built; texts that are compared as equal share one. */
 final class TextDictionary {
     private final UnaryOperator<String> comparable;
-    private final Map<String, Integer> codeOfWritten = new HashMap<>();
+    private final Map<String, Spelling> spellings = new HashMap<>();
     private final Map<String, Integer> codeOf = new HashMap<>();
     private final List<String> compared = new ArrayList<>(List.of(""));
-    private final List<String> written = new ArrayList<>(List.of(""));
+
+    /** One way in which a text was written, and how often. */
+    private static final class Spelling {
+        private final int code;
+        private int count;
+
+        Spelling(int code) {
+            this.code = code;
+        }
+    }
 
     TextDictionary(UnaryOperator<String> comparable) {
         this.comparable = comparable;
     }
 
     int code(String text) {
-        Integer known = codeOfWritten.get(text);
-        if (known != null) {
-            return known;
-        }
-        int code = codeOfComparable(text, comparable.apply(text));
-        codeOfWritten.put(text, code);
-        return code;
+        Spelling spelling = spellings.computeIfAbsent(text, this::newSpelling);
+        spelling.count++;
+        return spelling.code;
     }
 
-    private int codeOfComparable(String text, String normal) {
+    private Spelling newSpelling(String text) {
+        String normal = comparable.apply(text);
         if (normal.isEmpty()) {
-            return Codes.MISSING;
+            return new Spelling(Codes.MISSING);
         }
         Integer known = codeOf.get(normal);
         if (known != null) {
-            return known;
+            return new Spelling(known);
         }
         compared.add(normal);
-        written.add(text);
         codeOf.put(normal, compared.size() - 1);
-        return compared.size() - 1;
+        return new Spelling(compared.size() - 1);
     }
 
     List<String> compared() {
@@ -47,7 +53,23 @@ final class TextDictionary {
     }
 
     Column.OfText seal(Codes codes) {
-        return new Column.OfText(codes, compared(), List.copyOf(written), Map.copyOf(codeOf));
+        return new Column.OfText(codes, compared(), mostFrequentSpellings(), Map.copyOf(codeOf));
+    }
+
+    private List<String> mostFrequentSpellings() {
+        String[] written = new String[compared.size()];
+        Arrays.fill(written, "");
+        int[] counts = new int[compared.size()];
+        spellings.forEach((text, spelling) -> {
+            boolean more = spelling.count > counts[spelling.code];
+            boolean firstOfEqual =
+                    spelling.count == counts[spelling.code] && text.compareTo(written[spelling.code]) < 0;
+            if (spelling.code != Codes.MISSING && (more || firstOfEqual)) {
+                counts[spelling.code] = spelling.count;
+                written[spelling.code] = text;
+            }
+        });
+        return List.of(written);
     }
 
     int highest() {

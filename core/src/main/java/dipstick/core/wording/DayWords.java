@@ -56,6 +56,14 @@ public final class DayWords {
         return openLast ? "from " + day(days.first()) + " on" : day(days.first()) + " to " + day(days.last());
     }
 
+    /** The days of a window as they stand in a sentence: "from 1 Jan 2026 to 30 Jun 2026". */
+    public static String inSentence(DateRange days) {
+        if (days.isEmpty() || days.first() == DateRange.OPEN_FIRST) {
+            return days.equals(DateRange.ALL_DAYS) ? "on any day" : range(days);
+        }
+        return days.last() == DateRange.OPEN_LAST ? range(days) : "from " + range(days);
+    }
+
     /** A period in the units in which it was written. */
     public static String period(CalendarPeriod period) {
         List<String> words = new ArrayList<>();

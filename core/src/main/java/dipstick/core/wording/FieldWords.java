@@ -49,7 +49,7 @@ public final class FieldWords {
             case Condition.NumberBounds bounds -> "is " + bounds(bounds, unit);
             case Condition.DateIn in ->
                 is(in.negated()) + either(in.days().stream().map(DayWords::date).toList());
-            case Condition.DateBounds(var days) -> "is " + DayWords.range(days);
+            case Condition.DateBounds(var days) -> "is " + DayWords.inSentence(days);
             case Condition.DateInWindow(var window) -> "is " + WindowWords.of(window, asOf);
             case Condition.FlagIs(var flag) -> flag ? "is yes" : "is no";
             case Condition.Missing(var missing) -> missing ? "is blank" : "is on record";

@@ -18,10 +18,7 @@ final class WindowWords {
             case Window.Ago(var from, var to) ->
                 "between " + DayWords.period(from) + " and " + DayWords.period(to) + " ago" + days(window, asOf);
             case Window.SinceStartOf(var unit) -> "since the start of the " + unit.word() + days(window, asOf);
-            case Window.Dates(var days) -> {
-                String range = DayWords.range(days);
-                yield range.contains(" to ") && !range.startsWith("up") ? "from " + range : range;
-            }
+            case Window.Dates(var days) -> DayWords.inSentence(days);
             case Window.AtAge(var ages) -> "at age " + ages(ages);
         };
     }

@@ -43,11 +43,7 @@ class CriteriaController {
 
     record SetSummary(String id, String name, String purpose, int version, String changedAt, String changedBy) {}
 
-    record SetDocument(
-            int version,
-            String changedAt,
-            String changedBy,
-            JsonNode document) {}
+    record SetDocument(int version, String changedAt, String changedBy, JsonNode document) {}
 
     @GetMapping
     List<SetSummary> all() {

@@ -51,7 +51,8 @@ final class DemoEvents {
     }
 
     void add(DemoTerm term, LocalDate on, Details details) {
-        if (!person.isSeenOn(on) && !on.isAfter(person.seenUntil())) {
+        boolean booked = term == DemoTerm.APPOINTMENT && on.isAfter(person.seenUntil());
+        if (!person.isSeenOn(on) && !booked) {
             return;
         }
         EventRecord event = event(term, on, details, recordedDay(on));

@@ -1,0 +1,199 @@
+package dipstick.e2e;
+
+import com.deque.html.axecore.results.Rule;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.openqa.selenium.By;
+import org.openqa.selenium.JavascriptExecutor;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.ExpectedCondition;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** Headless Chromium at 1280 by 800, with the few gestures that the tests need. */
+final class Browser implements AutoCloseable {
+    private static final Set<String> GRAVE = Set.of("serious", "critical");
+
+    private final ChromeDriver driver;
+    private final WebDriverWait wait;
+
+    Browser(Path downloads) throws IOException {
+        ChromeOptions options = new ChromeOptions();
+        options.setBinary("/usr/bin/chromium");
+        options.addArguments(
+                "--headless=new",
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-quic",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--disable-dev-shm-usage",
+                "--force-device-scale-factor=1",
+                "--lang=en-GB",
+                "--user-data-dir=" + Files.createTempDirectory("dipstick-browser"));
+        options.setExperimentalOption(
+                "prefs",
+                Map.of(
+                        "credentials_enable_service", false,
+                        "profile.password_manager_enabled", false,
+                        "profile.password_manager_leak_detection", false,
+                        "download.default_directory", downloads.toAbsolutePath().toString()));
+        ChromeDriverService service = new ChromeDriverService.Builder()
+                .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
+                .build();
+        this.driver = new ChromeDriver(service, options);
+        this.wait = new WebDriverWait(driver, Duration.ofSeconds(20), Duration.ofMillis(100));
+        wait.ignoring(StaleElementReferenceException.class);
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", 1280, "height", 800, "deviceScaleFactor", 1, "mobile", false));
+    }
+
+    void open(String address) {
+        driver.get(address);
+    }
+
+    String path() {
+        return driver.getCurrentUrl().replaceFirst("https?://[^/]+", "");
+    }
+
+    void reload() {
+        driver.navigate().refresh();
+    }
+
+    <T> T until(ExpectedCondition<T> condition) {
+        return wait.until(condition);
+    }
+
+    /** The first shown element, once there is one. */
+    WebElement find(String css) {
+        return find(By.cssSelector(css));
+    }
+
+    WebElement find(By by) {
+        return until(page -> page.findElements(by).stream()
+                .filter(WebElement::isDisplayed)
+                .findFirst()
+                .orElse(null));
+    }
+
+    List<WebElement> findAll(String css) {
+        return driver.findElements(By.cssSelector(css));
+    }
+
+    boolean has(String css) {
+        return findAll(css).stream().anyMatch(WebElement::isDisplayed);
+    }
+
+    /** The element of this name: a button, link, menu item or option whose words are just these. */
+    WebElement named(String words) {
+        String said = "[normalize-space()=\"" + words + "\" or @aria-label=\"" + words + "\"]";
+        return find(By.xpath("//button" + said + "|//a" + said
+                + "|//*[@role='menuitem' or @role='option' or @role='button']" + said));
+    }
+
+    void click(String words) {
+        retrying(() -> named(words).click());
+    }
+
+    void clickOn(String css) {
+        retrying(() -> find(css).click());
+    }
+
+    private void retrying(Runnable gesture) {
+        until(page -> {
+            try {
+                gesture.run();
+                return true;
+            } catch (StaleElementReferenceException | org.openqa.selenium.ElementClickInterceptedException moving) {
+                return false;
+            }
+        });
+    }
+
+    /** Replaces what a text field holds. */
+    void type(String css, String text) {
+        WebElement field = find(css);
+        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
+    }
+
+    void press(CharSequence... keys) {
+        new Actions(driver).sendKeys(keys).perform();
+    }
+
+    void chord(Keys modifier, CharSequence key) {
+        new Actions(driver).keyDown(modifier).sendKeys(key).keyUp(modifier).perform();
+    }
+
+    /** Opens a choice by its label and picks one of its options. */
+    void choose(String label, String option) {
+        clickOn("[aria-label=\"" + label + "\"][role=combobox], .p-select:has([aria-label=\"" + label + "\"])");
+        retrying(() -> find(By.xpath("//li[@role='option'][normalize-space()=\"" + option + "\"]"))
+                .click());
+    }
+
+    String text(String css) {
+        return until(page -> find(css).getText());
+    }
+
+    void awaitText(String css, String words) {
+        try {
+            until(page -> find(css).getText().contains(words));
+        } catch (org.openqa.selenium.TimeoutException late) {
+            throw new AssertionError(
+                    "“" + words + "” did not appear in " + css + ", which says: "
+                            + find(css).getText(),
+                    late);
+        }
+    }
+
+    void awaitGone(String css) {
+        until(page -> !has(css));
+    }
+
+    /** What axe finds that is serious or critical, in words. */
+    List<String> graveViolations() {
+        return new AxeBuilder()
+                        .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+                        .analyze(driver)
+                        .getViolations()
+                        .stream()
+                        .filter(rule -> GRAVE.contains(rule.getImpact()))
+                        .map(Browser::words)
+                        .toList();
+    }
+
+    private static String words(Rule rule) {
+        return rule.getId() + ": " + rule.getHelp() + " "
+                + rule.getNodes().stream().map(node -> node.getHtml()).toList();
+    }
+
+    /** Runs a function in the page and gives what it returns. */
+    Object run(String script, Object... arguments) {
+        return ((JavascriptExecutor) driver).executeScript(script, arguments);
+    }
+
+    void picture(Path file) throws IOException {
+        Files.createDirectories(file.getParent());
+        Files.write(file, driver.getScreenshotAs(OutputType.BYTES));
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+    }
+}

@@ -1,0 +1,126 @@
+package dipstick.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * The demo as a visitor sees it. With {@code -Dscreenshots=true} the pictures of its main views are kept in
+ * docs/screenshots.
+ */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class DemoIT {
+    @TempDir
+    static Path folder;
+
+    private static RunningApplication application;
+    private static Browser browser;
+
+    @BeforeAll
+    static void start() throws Exception {
+        Path downloads = Files.createDirectories(folder.resolve("downloads"));
+        application = RunningApplication.start(
+                folder.resolve("data"),
+                "--dipstick.demo=true",
+                "--dipstick.practice=Otterbrook Family Practice",
+                "--dipstick.zone=Europe/London");
+        browser = new Browser(downloads);
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+        application.close();
+    }
+
+    @Test
+    @Order(1)
+    void the_sign_in_page_shows_the_demo_accounts() throws Exception {
+        browser.open(application.address());
+        browser.awaitText("main", "Orla Fenwick, records coordinator");
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("sign-in");
+        browser.click("Orla Fenwick, records coordinator");
+        browser.click("Sign in");
+        browser.awaitText("nav", "Criteria");
+    }
+
+    @Test
+    @Order(2)
+    void every_saved_set_shows_something_and_not_everybody() {
+        browser.click("Lists");
+        browser.awaitText("main", "Hearing check due");
+        List<String> counts = browser.findAll(".rack .numbers strong").stream()
+                .map(count -> count.getText().replace(",", ""))
+                .toList();
+        assertThat(counts)
+                .hasSize(6)
+                .allSatisfy(count -> assertThat(Integer.parseInt(count)).isBetween(5, 1000));
+        assertThat(browser.graveViolations()).isEmpty();
+    }
+
+    @Test
+    @Order(3)
+    void the_views_stand_without_a_serious_fault() throws Exception {
+        picture("lists");
+        browser.click("Kidney function on water tablets");
+        browser.awaitText(".p-datatable", "Days overdue");
+        browser.find(".p-datatable td .word");
+        assertThat(browser.findAll(".p-datatable tbody tr").size()).isGreaterThanOrEqualTo(18);
+        picture("list");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.clickOn(".p-datatable td .word");
+        browser.awaitText(".person", "Time line");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.click("Close");
+        browser.awaitGone(".p-dialog");
+
+        browser.click("Criteria");
+        browser.awaitText("main", "Lithium monitoring due");
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("criteria");
+        browser.click("Lithium monitoring due");
+        browser.awaitText("[data-level=list]", "on the list");
+        browser.clickOn("[data-person]");
+        browser.awaitText(".person", "Time line");
+        browser.clickOn("[data-criterion=level] [data-control=WINDOW]");
+        browser.find(".p-popover .slot");
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("bench");
+        browser.press(org.openqa.selenium.Keys.ESCAPE);
+
+        browser.click("Records");
+        browser.awaitText("main", "6,014 people");
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("records");
+    }
+
+    @Test
+    @Order(4)
+    void a_caller_has_the_lists_and_no_other_place() {
+        browser.click("Sign out");
+        browser.click("Tam Birchall, caller");
+        browser.click("Sign in");
+        browser.awaitText("nav", "Lists");
+        assertThat(browser.text("nav")).doesNotContain("Criteria").doesNotContain("Records");
+        browser.open(application.address() + "/records");
+        browser.awaitText("main", "Hearing check due");
+        assertThat(browser.path()).isEqualTo("/lists");
+    }
+
+    private static void picture(String name) throws Exception {
+        if (Boolean.getBoolean("screenshots")) {
+            Thread.sleep(600);
+            browser.picture(Path.of("../docs/screenshots/" + name + ".png"));
+        }
+    }
+}

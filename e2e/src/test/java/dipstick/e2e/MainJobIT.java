@@ -1,0 +1,410 @@
+package dipstick.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * The main job on a new installation: the first account, two files brought in, a criteria set built from nothing with
+ * keyboard and mouse, its levels and people, saving, and the list as a file.
+ */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class MainJobIT {
+    private static final Path KIT = Path.of("../core/src/test/resources/conformance");
+    private static final JsonMapper JSON = JsonMapper.shared();
+
+    @TempDir
+    static Path folder;
+
+    private static RunningApplication application;
+    private static Browser browser;
+    private static JsonNode expected;
+
+    @BeforeAll
+    static void start() throws Exception {
+        Files.createDirectories(folder.resolve("downloads"));
+        application = RunningApplication.start(folder.resolve("data"), "--dipstick.zone=Europe/Lisbon");
+        browser = new Browser(folder.resolve("downloads"));
+        expected = JSON.readTree(KIT.resolve("cases/levels-one-after-another.expected.json"));
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+        application.close();
+    }
+
+    @Test
+    @Order(1)
+    void the_first_visit_creates_the_first_account_with_the_printed_code() {
+        browser.open(application.address());
+        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.text("main")).doesNotContain("This is the demo");
+        fillFirstAccount("WRONG", "a long password");
+        browser.awaitText("[role=alert]", "The code is not right");
+
+        fillFirstAccount(application.firstAccountCode(), "a long password");
+        browser.type("#password", "not the password");
+        browser.type("#name", "Mera");
+        browser.click("Sign in");
+        browser.awaitText("[role=alert]", "not right");
+        browser.type("#password", "a long password");
+        browser.click("Sign in");
+
+        browser.awaitText("nav", "Criteria");
+        browser.awaitText("main", "No set is saved yet");
+    }
+
+    private void fillFirstAccount(String code, String password) {
+        browser.type("#code", code);
+        browser.type("#display-name", "Mera Coordinator");
+        browser.type("#new-name", "mera");
+        browser.type("#new-password", password);
+        browser.click("Create the account");
+    }
+
+    @Test
+    @Order(2)
+    void people_and_events_are_brought_in() {
+        browser.click("Records");
+        browser.awaitText("main", "Nothing is on record yet");
+        bringIn(KIT.resolve("people.csv"));
+        browser.awaitText(".report", "holds 400 good lines of people");
+        browser.click("Take all 400 lines");
+        browser.awaitText(".report", "400 people were new, 0 changed, 0 unchanged");
+
+        bringIn(KIT.resolve("events.csv"));
+        browser.awaitText(".report", "good lines of records");
+        browser.click("Take all 6,000 lines");
+        browser.awaitText(".report", "6,000 records were new");
+        browser.awaitText(".report", "people who are not on file are kept");
+        assertThat(browser.graveViolations()).isEmpty();
+
+        bringIn(KIT.resolve("people.csv"));
+        browser.click("Take all 400 lines");
+        browser.awaitText(".report", "0 people were new, 0 changed, 400 unchanged");
+    }
+
+    @Test
+    @Order(3)
+    void a_file_with_bad_lines_is_shown_before_anything_is_taken() throws IOException {
+        Path bad = folder.resolve("bad.csv");
+        Files.writeString(bad, "id,family_name,birth_date\nx1,<script>alert(1)</script>,2026-02-31\nx2,=cmd,1990\n");
+        bringIn(bad);
+        browser.awaitText(".report", "holds 1 good lines of people, and 1 bad ones");
+        browser.awaitText(".report table", "birth_date");
+        browser.awaitText(".report table", "“2026-02-31” is not a date");
+        browser.click("Take none");
+        browser.awaitGone(".report");
+
+        Path noId = folder.resolve("no-id.csv");
+        Files.writeString(noId, "name,born\nA,1990\n");
+        bringIn(noId);
+        browser.awaitText(".report", "The header has no column “id”");
+        assertThat(browser.named("Take none").isDisplayed()).isTrue();
+        browser.click("Take none");
+        browser.awaitText("main", "400 people");
+    }
+
+    private void bringIn(Path file) {
+        browser.findAll("#file").getFirst().sendKeys(file.toAbsolutePath().toString());
+    }
+
+    @Test
+    @Order(4)
+    void a_set_is_built_from_nothing_with_keyboard_and_mouse() {
+        browser.click("Criteria");
+        browser.click("New set");
+        browser.type("[aria-label='Name of the set']", "Levels one after another");
+        setAsOf("31 Aug 2026");
+
+        // By keyboard alone: an age, as it is offered.
+        browser.named("Add to include").sendKeys(Keys.ENTER);
+        browser.find("[role=menu]");
+        browser.press(Keys.ARROW_DOWN, Keys.ENTER);
+        browser.awaitText("[data-criterion=age]", "aged 18 or over");
+
+        add("include", "A person's field");
+        change("field", "FIELD");
+        choose("Field", "wears aid");
+        browser.awaitText("[data-criterion=field]", "wears aid is yes");
+        closeEditor();
+
+        add("exclude", "A person's field");
+        change("field-2", "FIELD");
+        choose("Operator", "is one of");
+        browser.type(".values input", "moved away");
+        browser.find("[role=option]");
+        browser.press(Keys.ARROW_DOWN, Keys.ENTER);
+        browser.awaitText("[data-criterion=field-2]", "status is moved away");
+        closeEditor();
+
+        add("exclude", "An age");
+        change("age-2", "AGE");
+        browser.type("[aria-label='Through age']", "39");
+        browser.awaitText("[data-criterion=age-2]", "aged 18 to 39");
+        browser.find("[aria-label='From age']").sendKeys(Keys.chord(Keys.CONTROL, "a"), Keys.BACK_SPACE);
+        browser.awaitText("[data-criterion=age-2]", "aged 39 or under");
+        closeEditor();
+        browser.clickOn("[data-criterion=age-2] .grip");
+        browser.click("If we can't tell: counts as no");
+        browser.awaitText("[data-criterion=age-2]", "can’t tell counts as no");
+
+        add("should have", "Records of events");
+        change("records", "SELECTION");
+        browser.click("New term set…");
+        fillTermSet();
+        browser.awaitText("[data-criterion=records]", "had a Hearing check in the last 12 months");
+        browser.awaitText("[data-criterion=records]", "(31 Aug 2025 to 31 Aug 2026)");
+        assertThat(browser.graveViolations()).isEmpty();
+    }
+
+    private void setAsOf(String day) {
+        browser.type("#as-of", day);
+        browser.press(Keys.ENTER, Keys.ESCAPE, Keys.TAB);
+    }
+
+    private void add(String section, String what) {
+        browser.click("Add to " + section);
+        browser.click(what);
+    }
+
+    private void change(String criterion, String control) {
+        browser.clickOn("[data-criterion='" + criterion + "'] [data-control=" + control + "]");
+        browser.find(".p-popover .slot");
+    }
+
+    private void choose(String label, String option) {
+        browser.choose(label, option);
+    }
+
+    private void closeEditor() {
+        browser.press(Keys.ESCAPE);
+        browser.awaitGone(".p-popover");
+    }
+
+    private void fillTermSet() {
+        browser.type(".p-dialog input[placeholder='hearing check']", "Hearing check");
+        String find = ".p-dialog input[placeholder='Type a code or wording']";
+        browser.type(find, "hc1");
+        browser.clickOn(".found label:has(input):has(span)");
+        // The most frequent HC1 may be of either system: only that of the local one is wanted.
+        untickAll();
+        tick("code HC1 of local");
+        browser.type(find, "HC2");
+        browser.click("Add code “HC2” of any system");
+        browser.type(find, "hearing check");
+        browser.click("Add wording starting with “hearing check”");
+        browser.type(find, "audiogram");
+        tick("keyword audiogram");
+        browser.click("Use it");
+        browser.awaitGone(".p-dialog");
+    }
+
+    private void untickAll() {
+        while (browser.has(".members button[aria-label^=Remove]")) {
+            browser.clickOn(".members button[aria-label^=Remove]");
+        }
+    }
+
+    private void tick(String words) {
+        browser.until(page -> browser.findAll(".found .term").stream()
+                .filter(term -> term.getText()
+                        .toLowerCase(java.util.Locale.ROOT)
+                        .contains(words.toLowerCase(java.util.Locale.ROOT)))
+                .findFirst()
+                .map(term -> {
+                    term.findElement(org.openqa.selenium.By.cssSelector("input"))
+                            .click();
+                    return true;
+                })
+                .orElse(null));
+    }
+
+    @Test
+    @Order(5)
+    void its_levels_and_people_are_the_expected_ones() {
+        List<String> order = List.of("age", "field", "field-2", "age-2");
+        for (int i = 0; i < order.size(); i++) {
+            JsonNode remaining = expected.get("levels").get(i).get("remaining");
+            assertLevel(order.get(i), remaining);
+        }
+        assertLevel("records", expected.get("levels").get(4).get("alone"));
+        assertThat(browser.text("[data-level=list]"))
+                .isEqualTo(expected.at("/list/yes").asInt() + " on the list");
+        assertThat(browser.text("[data-level=check]"))
+                .isEqualTo(expected.at("/list/unsure").asInt() + " can’t tell");
+
+        browser.clickOn("[data-level=list]");
+        assertThat(shownPeople()).containsExactlyInAnyOrderElementsOf(people("on"));
+        browser.clickOn("[data-level=check]");
+        browser.awaitText(".who .title", "Can’t tell");
+        browser.until(page -> shownPeople().size() == people("check").size());
+        assertThat(shownPeople()).containsExactlyInAnyOrderElementsOf(people("check"));
+    }
+
+    private void assertLevel(String criterion, JsonNode counts) {
+        String line = "[data-criterion='" + criterion + "'] ";
+        assertThat(browser.text(line + ".level")).isEqualTo(counts.get("yes").asString());
+        String unsure = counts.get("unsure").asInt() == 0 ? "" : counts.get("unsure") + " can’t tell";
+        assertThat(browser.has(line + ".unsure") ? browser.text(line + ".unsure") : "")
+                .isEqualTo(unsure);
+    }
+
+    private static List<String> people(String state) {
+        return expected.get("members")
+                .valueStream()
+                .filter(member -> member.get("state").asString().equals(state))
+                .map(member -> member.get("person").asString())
+                .toList();
+    }
+
+    private static List<String> shownPeople() {
+        return browser.findAll("[data-person]").stream()
+                .map(row -> String.valueOf(row.getDomAttribute("data-person")))
+                .toList();
+    }
+
+    @Test
+    @Order(6)
+    void a_person_opens_to_the_reasons_and_the_time_line() {
+        browser.clickOn("[data-level=list]");
+        browser.awaitText(".who .title", "On the list");
+        browser.clickOn("[data-person]");
+        browser.awaitText(".person", "On the list");
+        browser.awaitText(".person", "No Hearing check from 31 Aug 2025 to 31 Aug 2026");
+        assertThat(browser.has(".person figure svg")).isTrue();
+        assertThat(browser.graveViolations()).isEmpty();
+        String first = browser.text(".person h2");
+        browser.press(Keys.ARROW_DOWN);
+        browser.until(page -> !browser.text(".person h2").equals(first));
+        browser.click("Back");
+    }
+
+    @Test
+    @Order(7)
+    void changes_can_be_undone_moved_and_switched_off() {
+        String all = browser.text("[data-level=list]");
+        browser.find("[data-criterion=records] .grip").sendKeys("");
+        focus("[data-criterion=records] .grip");
+        browser.chord(Keys.ALT, "o");
+        browser.awaitText("[data-criterion=records]", "off");
+        browser.until(page -> !browser.text("[data-level=list]").equals(all));
+        browser.click("Undo");
+        browser.awaitText("[data-level=list]", all);
+
+        focus("[data-criterion='field-2'] .grip");
+        browser.chord(Keys.ALT, Keys.ARROW_UP);
+        browser.find("section[aria-label=Include] [data-criterion='field-2']");
+        browser.click("Undo");
+        browser.find("section[aria-label=Exclude] [data-criterion='field-2']");
+        browser.awaitText("[data-level=list]", all);
+    }
+
+    private void focus(String css) {
+        browser.find(css);
+        browser.run("document.querySelector(arguments[0]).focus()", css);
+    }
+
+    @Test
+    @Order(8)
+    void it_is_saved_and_there_after_a_reload() {
+        browser.click("Save");
+        browser.awaitText(".head", "version 1, Mera Coordinator");
+        assertThat(browser.path()).isEqualTo("/criteria/levels-one-after-another");
+        browser.reload();
+        setAsOf("31 Aug 2026");
+        browser.awaitText("[data-level=list]", expected.at("/list/yes").asInt() + " on the list");
+    }
+
+    @Test
+    @Order(9)
+    void a_change_that_somebody_else_saved_meanwhile_is_not_overwritten() {
+        browser.run("""
+                return fetch('/api/criteria/levels-one-after-another').then(r => r.json()).then(set =>
+                  fetch('/api/criteria/levels-one-after-another', {method: 'PUT',
+                    headers: {'Content-Type': 'application/json', 'If-Match': '"1"',
+                      'X-XSRF-TOKEN': document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]},
+                    body: JSON.stringify({...set.document, purpose: 'Changed elsewhere'})}))
+                """);
+        browser.type("[aria-label='Name of the set']", "Levels, changed here");
+        browser.click("Save");
+        browser.awaitText("[role=alert]", "saved version 2 of this set meanwhile");
+        browser.click("Save mine under another name");
+        browser.awaitText(".head", "version 1, Mera Coordinator");
+        assertThat(browser.path()).isEqualTo("/criteria/levels-changed-here-mine");
+    }
+
+    @Test
+    @Order(10)
+    void the_downloaded_list_is_what_the_command_line_prints() throws Exception {
+        browser.click("Lists");
+        browser.awaitText("main", "Levels one after another");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.click("Levels one after another");
+        browser.awaitText(".p-datatable", "Placewell");
+        assertThat(browser.graveViolations()).isEmpty();
+        WebElement day = browser.find(".as-of input");
+        day.sendKeys(Keys.chord(Keys.CONTROL, "a"), "31 Aug 2026", Keys.ENTER, Keys.ESCAPE, Keys.TAB);
+        browser.awaitText(".page-head", expected.at("/list/yes").asInt() + " on the list");
+        browser.click("Download CSV");
+
+        Path file = folder.resolve("downloads/levels-one-after-another-2026-08-31.csv");
+        browser.until(page -> Files.exists(file));
+        List<String> downloaded = Files.readString(file)
+                .lines()
+                .map(line -> line.replace("\uFEFF", "").split(",", -1))
+                .map(cells -> Stream.of(cells).limit(4).toList())
+                .map(cells -> String.join(",", cells))
+                .toList();
+        assertThat(downloaded).containsExactlyElementsOf(evaluated());
+    }
+
+    private static List<String> evaluated() throws IOException, InterruptedException {
+        Process process = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-jar",
+                        "../command/target/command-0.1.0.jar",
+                        "--people",
+                        KIT.resolve("people.csv").toString(),
+                        "--events",
+                        KIT.resolve("events.csv").toString(),
+                        "--criteria",
+                        KIT.resolve("cases/levels-one-after-another.json").toString(),
+                        "--as-of",
+                        "2026-08-31",
+                        "--zone",
+                        "Europe/Lisbon")
+                .redirectError(ProcessBuilder.Redirect.DISCARD)
+                .start();
+        String printed = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(process.waitFor()).isZero();
+        return printed.lines().toList();
+    }
+
+    @Test
+    @Order(11)
+    void signing_out_closes_every_place() {
+        browser.click("Sign out");
+        browser.find("#password");
+        browser.open(application.address() + "/criteria");
+        browser.find("#password");
+        assertThat(application.output()).noneMatch(line -> line.contains("Exception"));
+    }
+}

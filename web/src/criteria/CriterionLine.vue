@@ -105,13 +105,14 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
       <p v-for="finding in findings" :key="finding" class="notice">{{ finding }}</p>
     </div>
     <button
-      v-if="!criterion.off"
+      v-if="level.fell !== undefined"
       class="word fell"
-      title="Who fell at this criterion"
+      title="Who was left before this criterion, and is not after it"
       @click="whoLeft('FELL')"
     >
-      fell
+      {{ count(level.fell) }} fell
     </button>
+    <span v-else />
     <button
       class="grip"
       type="button"
@@ -130,7 +131,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
 <style scoped>
 .line {
   display: grid;
-  grid-template-columns: 104px 92px 1fr auto 26px;
+  grid-template-columns: 104px 92px 1fr 74px 26px;
   gap: 10px;
   align-items: start;
   min-height: 34px;
@@ -156,6 +157,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
   font-size: 0.82rem;
   color: var(--soft-ink);
   border-bottom-color: transparent;
+  text-align: right;
 }
 
 .fell {

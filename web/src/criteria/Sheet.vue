@@ -108,6 +108,25 @@ function edit(id: string, event: Event, control: Control, pointer: string) {
   void nextTick(() => popover.value?.show(event, event.currentTarget as HTMLElement))
 }
 
+/** Closes what is open, and goes back to the word that was being changed. */
+function closeEditor() {
+  popover.value?.hide()
+  if (editing.value) {
+    focusLine(editing.value.id, `[data-control=${editing.value.control}]`, 0)
+  }
+}
+
+const CHOICES =
+  '.p-select-overlay, .p-multiselect-overlay, .p-autocomplete-overlay, .p-datepicker-panel'
+
+/** Escape closes an open list of choices first; those would keep the key to themselves even when closed. */
+function closeUnlessChoosing(event: KeyboardEvent) {
+  if (!window.document.querySelector(CHOICES)) {
+    event.stopPropagation()
+    closeEditor()
+  }
+}
+
 const edited = computed<JsonObject | undefined>(() => {
   const at = editing.value && placeOf(editing.value.id)
   const criterion = at && criteriaOf(document, at.section)[at.index]
@@ -167,13 +186,15 @@ function add(start: NewTest) {
   focusLine(id, '[data-control]')
 }
 
-function focusLine(id: string, inside: string) {
-  // The line is drawn when its level has come back.
+/** The line of a new criterion is drawn when its level has come back. */
+const UNTIL_DRAWN_MS = 250
+
+function focusLine(id: string, inside: string, after = UNTIL_DRAWN_MS) {
   setTimeout(() => {
     window.document
       .querySelector<HTMLElement>(`[data-criterion="${CSS.escape(id)}"] ${inside}`)
       ?.focus()
-  }, 250)
+  }, after)
 }
 
 function move(at: Place, step: 1 | -1) {
@@ -397,11 +418,10 @@ function saveTermSet(saved: TermSet) {
       />
       <div class="sides">
         <p>
-          Of
           <button class="word" @click="emit('who', { part: 'ELIGIBLE', title: 'Eligible' })">
             {{ count(levels.eligible.yes) }} eligible</button
-          ><template v-if="document.shouldHave">
-            people,
+          ><template v-if="document.shouldHave"
+            >, of whom
             <button class="word" @click="emit('who', { part: 'HAS', title: 'Have it' })">
               {{ count(levels.has.yes) }} have it
             </button>
@@ -425,7 +445,7 @@ function saveTermSet(saved: TermSet) {
 
     <Menu ref="addMenu" :model="addItems" popup />
     <Popover ref="popover">
-      <div v-if="edited && editing" class="slot">
+      <div v-if="edited && editing" class="slot" @keydown.escape.capture="closeUnlessChoosing">
         <p class="quiet now" aria-live="polite">{{ editedWords }}</p>
         <SlotEditor
           :key="editing.id + editing.pointer + editing.control"
@@ -437,6 +457,7 @@ function saveTermSet(saved: TermSet) {
           @update:model-value="changeEdited"
           @edit-term-set="editTermSet"
         />
+        <div class="done"><Button size="small" label="Done" @click="closeEditor" /></div>
       </div>
     </Popover>
     <TermSetDialog
@@ -531,5 +552,10 @@ header > :last-child {
 
 .now {
   margin: 0 0 8px;
+}
+
+.done {
+  text-align: right;
+  margin-top: 8px;
 }
 </style>

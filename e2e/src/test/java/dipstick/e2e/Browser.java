@@ -56,7 +56,7 @@ final class Browser implements AutoCloseable {
                 .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
                 .build();
         this.driver = new ChromeDriver(service, options);
-        this.wait = new WebDriverWait(driver, Duration.ofSeconds(20), Duration.ofMillis(100));
+        this.wait = new WebDriverWait(driver, Duration.ofSeconds(10), Duration.ofMillis(100));
         wait.ignoring(StaleElementReferenceException.class);
         driver.executeCdpCommand(
                 "Emulation.setDeviceMetricsOverride",

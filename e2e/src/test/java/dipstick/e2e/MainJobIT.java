@@ -123,7 +123,9 @@ class MainJobIT {
     }
 
     private void bringIn(Path file) {
-        browser.findAll("#file").getFirst().sendKeys(file.toAbsolutePath().toString());
+        browser.findAll("#file")
+                .getFirst()
+                .sendKeys(file.toAbsolutePath().normalize().toString());
     }
 
     @Test

@@ -25,6 +25,9 @@ public record CriteriaSource(String name, JsonNode json) {
         try {
             String unmarked = text.startsWith("\uFEFF") ? text.substring(1) : text;
             JsonNode json = JSON.readTree(unmarked);
+            if (json.isMissingNode()) {
+                throw new InvalidCriteria(Map.of(name, List.of(new Problem("", "the document is empty."))));
+            }
             return new CriteriaSource(name, json);
         } catch (JacksonException notJson) {
             TokenStreamLocation at = notJson.getLocation();

@@ -86,7 +86,11 @@ final class DialReader {
         if (!spot.requires("type")) {
             return Optional.empty();
         }
+        int problems = spot.problems().size();
         Dial.Type type = spot.get("type").oneOf(TYPES);
+        if (spot.problems().size() > problems) {
+            return Optional.empty();
+        }
         Optional<List<Value>> choices = spot.find("choices").map(list -> {
             List<Value> read = new ArrayList<>();
             Dial.Type one = type == Dial.Type.TEXTS ? Dial.Type.TEXT : type;

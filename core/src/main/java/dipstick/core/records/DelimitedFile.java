@@ -3,6 +3,7 @@ package dipstick.core.records;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
+import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import dipstick.core.text.NormalText;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -54,6 +55,9 @@ final class DelimitedFile {
         Iterator<CsvRecord> rows = CsvReader.builder()
                 .fieldSeparator(separator)
                 .skipEmptyLines(true)
+                // Rows of another length are told by line, not by breaking off.
+                .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
+                .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
                 .maxBufferSize(LONGEST_LINE)
                 .ofCsvRecord(text)
                 .iterator();

@@ -52,7 +52,7 @@ public final class NormalText {
                 gathered.append(c);
             }
         }
-        return gathered.length() == text.length() ? text : gathered.toString();
+        return gathered.toString();
     }
 
     /** Unicode's White_Space property; no such character lies outside the first plane. */

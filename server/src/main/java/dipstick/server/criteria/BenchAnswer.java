@@ -37,6 +37,7 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
      * @param index its place in its section
      * @param alone nothing where the criterion is switched off
      * @param remaining nothing in what should be on record, too
+     * @param fell how many who were, or may have been, left before it are not after it
      */
     record CriterionLevel(
             Section section,
@@ -45,7 +46,8 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
             boolean off,
             SentenceView sentence,
             Optional<Counts> alone,
-            Optional<Counts> remaining) {}
+            Optional<Counts> remaining,
+            Optional<Integer> fell) {}
 
     record SentenceView(String pointer, List<PhraseView> phrases, List<SentenceView> parts) {
         static SentenceView of(Sentence sentence) {
@@ -100,7 +102,8 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
                     criterion.off(),
                     SentenceView.of(printer.print(criterion.test())),
                     level.map(one -> Counts.of(one.alone())),
-                    level.flatMap(Level::remaining).map(Counts::of)));
+                    level.flatMap(Level::remaining).map(Counts::of),
+                    level.map(one -> Fallen.at(reading, one).cardinality())));
         }
     }
 }

@@ -1,6 +1,5 @@
 package dipstick.server.criteria;
 
-import dipstick.core.evaluate.Answer;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Level;
 import dipstick.core.evaluate.Reading;
@@ -62,41 +61,19 @@ record WhoPage(int total, List<PersonLine> people, Optional<String> after) {
             case TO_CHECK -> reading.list().unsure();
             case ELIGIBLE -> reading.eligible().yes();
             case HAS -> reading.eligibleAndHas().yes();
-            case LEFT -> left(reading, criterion).yes();
-            case MAYBE_LEFT -> left(reading, criterion).unsure();
-            case FELL -> {
-                BitSet before = before(reading, criterion);
-                before.andNot(left(reading, criterion).possible());
-                yield before;
-            }
+            case LEFT -> Fallen.left(reading, level(reading, criterion)).yes();
+            case MAYBE_LEFT -> Fallen.left(reading, level(reading, criterion)).unsure();
+            case FELL -> Fallen.at(reading, level(reading, criterion));
         };
     }
 
-    private static Answer left(Reading reading, Optional<String> criterion) {
-        Level level = reading.levels().get(place(reading, criterion));
-        return level.remaining().orElseGet(() -> reading.eligibleAnd(level.alone()));
-    }
-
-    /** Everybody who is, or may be, left before a criterion. */
-    private static BitSet before(Reading reading, Optional<String> criterion) {
-        int place = place(reading, criterion);
-        Level level = reading.levels().get(place);
-        if (level.section() == Level.Section.SHOULD_HAVE) {
-            return reading.eligible().possible();
-        }
-        return place == 0
-                ? (BitSet) reading.people().clone()
-                : reading.levels().get(place - 1).remaining().orElseThrow().possible();
-    }
-
-    private static int place(Reading reading, Optional<String> criterion) {
-        List<String> ids =
-                reading.levels().stream().map(level -> level.criterion().id()).toList();
-        int place = ids.indexOf(criterion.orElse(""));
-        if (place < 0) {
-            throw Problems.refused(
-                    HttpStatus.NOT_FOUND, "no-such-criterion", "This criterion is not there, or it is switched off.");
-        }
-        return place;
+    private static Level level(Reading reading, Optional<String> criterion) {
+        return reading.levels().stream()
+                .filter(level -> level.criterion().id().equals(criterion.orElse("")))
+                .findFirst()
+                .orElseThrow(() -> Problems.refused(
+                        HttpStatus.NOT_FOUND,
+                        "no-such-criterion",
+                        "This criterion is not there, or it is switched off."));
     }
 }

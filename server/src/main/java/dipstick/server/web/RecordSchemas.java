@@ -28,7 +28,7 @@ class RecordSchemas implements ModelConverter {
             return null;
         }
         if (JsonNode.class.isAssignableFrom(TypeFactory.rawClass(type.getType()))) {
-            return new ObjectSchema();
+            return new ObjectSchema().additionalProperties(true);
         }
         Schema<?> schema = chain.next().resolve(type, context, chain);
         Class<?> raw = TypeFactory.rawClass(type.getType());

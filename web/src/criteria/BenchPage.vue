@@ -271,10 +271,8 @@ const KEYS = [
 
 <style scoped>
 .bench {
-  flex: 1;
   display: flex;
   flex-direction: column;
-  min-height: 0;
   padding: 10px 16px 14px;
   height: calc(100vh - 41px);
   box-sizing: border-box;
@@ -306,6 +304,7 @@ const KEYS = [
   flex: 1;
   display: grid;
   grid-template-columns: minmax(0, 1fr) 470px;
+  grid-template-rows: minmax(0, 1fr);
   gap: 14px;
   min-height: 0;
 }

@@ -75,7 +75,13 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
 
 <template>
   <li class="line" :class="{ off: criterion.off }" :data-criterion="criterion.id" @keydown="onKey">
-    <Stick :value="shown?.yes ?? 0" :unsure="shown?.unsure ?? 0" :total="people" :ghost="ghost" />
+    <Stick
+      :value="shown?.yes ?? 0"
+      :unsure="shown?.unsure ?? 0"
+      :total="people"
+      :ghost="ghost"
+      :width="96"
+    />
     <div class="numbers">
       <template v-if="shown">
         <button class="word level" title="Who is left" @click="whoLeft('LEFT')">
@@ -131,7 +137,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
 <style scoped>
 .line {
   display: grid;
-  grid-template-columns: 104px 92px 1fr 74px 26px;
+  grid-template-columns: 96px 136px 1fr 66px 26px;
   gap: 10px;
   align-items: start;
   min-height: 34px;
@@ -141,15 +147,22 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
 
 .numbers {
   display: grid;
-  justify-items: end;
-  line-height: 1.15;
-  padding-top: 2px;
+  grid-template-columns: 46px 1fr;
+  gap: 4px;
+  align-items: baseline;
+  padding-top: 3px;
+}
+
+.numbers .word,
+.fell {
+  min-height: 26px;
 }
 
 .level {
   font-weight: 600;
   color: var(--ink);
   border-bottom-color: transparent;
+  text-align: right;
 }
 
 .unsure,
@@ -157,11 +170,11 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
   font-size: 0.82rem;
   color: var(--soft-ink);
   border-bottom-color: transparent;
-  text-align: right;
 }
 
 .fell {
-  margin-top: 6px;
+  margin-top: 3px;
+  text-align: right;
 }
 
 .words {

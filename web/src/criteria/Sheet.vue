@@ -116,12 +116,10 @@ function closeEditor() {
   }
 }
 
-const CHOICES =
-  '.p-select-overlay, .p-multiselect-overlay, .p-autocomplete-overlay, .p-datepicker-panel'
-
 /** Escape closes an open list of choices first; those would keep the key to themselves even when closed. */
 function closeUnlessChoosing(event: KeyboardEvent) {
-  if (!window.document.querySelector(CHOICES)) {
+  const slot = event.currentTarget as HTMLElement
+  if (!slot.querySelector('[aria-expanded="true"]')) {
     event.stopPropagation()
     closeEditor()
   }
@@ -301,7 +299,7 @@ function saveTermSet(saved: TermSet) {
 <template>
   <div class="sheet">
     <div class="bar start">
-      <Stick :value="levels?.people ?? 0" :total="levels?.people ?? 0" />
+      <Stick :value="levels?.people ?? 0" :total="levels?.people ?? 0" :width="96" />
       <div class="numbers">
         <button
           class="word level"
@@ -358,7 +356,7 @@ function saveTermSet(saved: TermSet) {
             :min="0"
             :allow-empty="false"
             size="small"
-            :input-props="{ 'aria-label': 'At least how many' }"
+            aria-label="At least how many"
             :input-style="{ width: '54px' }"
             @input="setRule('atLeast', Number($event.value ?? 0))"
           />
@@ -415,6 +413,7 @@ function saveTermSet(saved: TermSet) {
         :unsure="levels.list.unsure"
         :total="levels.people"
         :ghost="before?.list.yes"
+        :width="96"
       />
       <div class="sides">
         <p>
@@ -485,8 +484,8 @@ header {
   display: flex;
   align-items: center;
   gap: 10px;
-  padding: 3px 8px 3px 114px;
-  background: linear-gradient(90deg, #efe7d4 104px, var(--paper) 104px);
+  padding: 3px 8px 3px 106px;
+  background: linear-gradient(90deg, #efe7d4 96px, var(--paper) 96px);
   border-bottom: 1px solid var(--rule);
 }
 
@@ -496,7 +495,7 @@ header > :last-child {
 
 .bar {
   display: grid;
-  grid-template-columns: 104px 92px 1fr;
+  grid-template-columns: 96px 136px 1fr;
   gap: 10px;
 }
 
@@ -512,7 +511,13 @@ header > :last-child {
 }
 
 .numbers {
+  width: 46px;
   text-align: right;
+}
+
+.numbers .word,
+.sides .word {
+  min-height: 26px;
 }
 
 .level {
@@ -523,17 +528,17 @@ header > :last-child {
 
 .hint {
   margin: 0;
-  padding: 6px 8px 6px 114px;
-  background: linear-gradient(90deg, #efe7d4 104px, transparent 104px);
+  padding: 6px 8px 6px 106px;
+  background: linear-gradient(90deg, #efe7d4 96px, transparent 96px);
 }
 
 .waiting {
   min-height: 30px;
-  padding-left: 114px;
+  padding-left: 106px;
 }
 
 .result {
-  grid-template-columns: 104px 1fr;
+  grid-template-columns: 96px 1fr;
   border-top: 2px solid var(--ink);
 }
 

@@ -3,7 +3,7 @@ import { sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { PersonPanel } from '@/people'
 import { count } from '@/stick'
 import Button from 'primevue/button'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Draft } from './levels'
 import { ON_LIST, sameBehind, type Behind } from './who'
 
@@ -24,6 +24,7 @@ const after = ref<string>()
 const problem = ref('')
 const person = shallowRef<Schemas['PersonView']>()
 const personId = ref<string>()
+const opened = useTemplateRef('opened')
 
 const tabs = computed<{ behind: Behind; count: number }[]>(() => [
   { behind: ON_LIST, count: levels?.list.yes ?? 0 },
@@ -67,7 +68,13 @@ async function open(id: string) {
       person: id,
     })
     if (personId.value === id) {
+      const isFirst = person.value === undefined
       person.value = view
+      if (isFirst) {
+        // From here the arrow keys go on to the next person.
+        await nextTick()
+        opened.value?.focus()
+      }
       problem.value = ''
     }
   } catch (failure) {
@@ -78,6 +85,15 @@ async function open(id: string) {
 function close() {
   person.value = undefined
   personId.value = undefined
+}
+
+/** Closes the person and goes back to their line. */
+function back() {
+  const id = personId.value ?? ''
+  close()
+  void nextTick(() => {
+    document.querySelector<HTMLElement>(`[data-person="${CSS.escape(id)}"]`)?.focus()
+  })
 }
 
 const index = computed(() => people.value.findIndex((one) => one.id === personId.value))
@@ -94,7 +110,7 @@ function onKey(event: KeyboardEvent) {
     return
   }
   if (event.key === 'Escape') {
-    close()
+    back()
   } else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
     event.preventDefault()
     step(event.key === 'ArrowDown' ? 1 : -1)
@@ -134,9 +150,9 @@ watch(
 
     <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
 
-    <div v-if="person" class="opened">
+    <div v-if="person" ref="opened" class="opened" tabindex="-1">
       <div class="steps">
-        <Button size="small" text icon="pi pi-arrow-left" label="Back" autofocus @click="close" />
+        <Button size="small" text icon="pi pi-arrow-left" label="Back" @click="back" />
         <span class="quiet">{{ index + 1 }} of {{ count(total) }}, arrow keys for the next</span>
         <Button
           size="small"
@@ -250,6 +266,11 @@ watch(
 
 .more {
   margin: 8px 12px;
+}
+
+/* The whole panel takes the keys; a ring around it would say nothing. */
+.opened:focus {
+  outline: none;
 }
 
 .opened {

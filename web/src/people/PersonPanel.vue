@@ -2,6 +2,7 @@
 import type { Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { computed } from 'vue'
+import { grouped } from './grouped'
 import ReasonLine from './ReasonLine.vue'
 import TimeLine from './TimeLine.vue'
 
@@ -15,7 +16,7 @@ function recordsOf(reason: Schemas['ReasonView']): number[] {
 }
 
 const lit = computed(() => new Set(view.criteria.flatMap((one) => recordsOf(one.reason))))
-const bySection = computed(() => Map.groupBy(view.criteria, (one) => one.section))
+const bySection = computed(() => grouped(view.criteria, (one) => one.section))
 const details = computed(() => view.details.filter((one) => !HIDDEN.has(one.field)))
 
 const standing = computed(() => {

@@ -1,4 +1,5 @@
 import type { Schemas } from '@/api/client'
+import { grouped } from './grouped'
 
 type Line = Schemas['TimelineRecord']
 type Bracket = Schemas['Bracket']
@@ -53,7 +54,7 @@ export function years(span: Span): { year: number; day: number }[] {
 
 /** The kinds in the order of how many records they have, most first. */
 export function lanes(records: Line[]): { kind: string; records: Line[] }[] {
-  const byKind = Map.groupBy(records, (record) => record.kind.toLowerCase())
+  const byKind = grouped(records, (record) => record.kind.toLowerCase())
   return [...byKind]
     .map(([kind, of]) => ({ kind, records: of }))
     .sort((one, other) => other.records.length - one.records.length)

@@ -39,7 +39,7 @@ function set(key: 'from' | 'through', value: number | string | undefined | null)
         :min="0"
         :max="99999"
         :use-grouping="false"
-        :input-props="{ 'aria-label': 'From age' }"
+        aria-label="From age"
         input-class="amount"
         @input="set('from', $event.value)"
       />
@@ -51,7 +51,7 @@ function set(key: 'from' | 'through', value: number | string | undefined | null)
         :min="0"
         :max="99999"
         :use-grouping="false"
-        :input-props="{ 'aria-label': 'Through age' }"
+        aria-label="Through age"
         input-class="amount"
         @input="set('through', $event.value)"
       />

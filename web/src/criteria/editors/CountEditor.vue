@@ -52,7 +52,7 @@ function set(nextForm: string, value: number) {
       :max="9999"
       :use-grouping="false"
       :allow-empty="false"
-      :input-props="{ 'aria-label': 'Number' }"
+      aria-label="Number"
       input-class="amount"
       @input="set(form, Number($event.value ?? 0))"
     />

@@ -120,8 +120,9 @@ function setDate(key: 'from' | 'through', event: Event) {
         :model-value="listed"
         multiple
         dropdown
+        auto-option-focus
         :suggestions="choices"
-        :pt="{ pcInputText: { root: { 'aria-label': 'Values' } } }"
+        aria-label="Values"
         placeholder="Type or pick"
         class="values"
         @complete="complete"
@@ -154,7 +155,7 @@ function setDate(key: 'from' | 'through', event: Event) {
         :model-value="lower.value"
         :max-fraction-digits="6"
         :use-grouping="false"
-        :input-props="{ 'aria-label': 'Lower bound' }"
+        aria-label="Lower bound"
         input-class="amount"
         @input="setBound(['above', 'atLeast'], lower.inside, $event.value)"
       />
@@ -173,7 +174,7 @@ function setDate(key: 'from' | 'through', event: Event) {
         :model-value="upper.value"
         :max-fraction-digits="6"
         :use-grouping="false"
-        :input-props="{ 'aria-label': 'Upper bound' }"
+        aria-label="Upper bound"
         input-class="amount"
         @input="setBound(['below', 'atMost'], upper.inside, $event.value)"
       />

@@ -42,7 +42,7 @@ function set(nextRule: string, of: Json[], atLeast: number) {
         :model-value="number"
         :min="0"
         :allow-empty="false"
-        :input-props="{ 'aria-label': 'At least how many' }"
+        aria-label="At least how many"
         input-class="amount"
         @input="set(rule, parts, Number($event.value ?? 0))"
       />

@@ -31,7 +31,7 @@ function change(amount: number | undefined, unit: PeriodUnit | undefined) {
       :max="9999"
       :use-grouping="false"
       :allow-empty="false"
-      :input-props="{ 'aria-label': label }"
+      :aria-label="label"
       input-class="amount"
       @input="change(Number($event.value ?? 0), undefined)"
     />

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
@@ -24,6 +25,9 @@ class DemoIT {
 
     private static RunningApplication application;
     private static Browser browser;
+
+    @RegisterExtension
+    static final PictureOfFailure PICTURE = new PictureOfFailure(() -> browser);
 
     @BeforeAll
     static void start() throws Exception {

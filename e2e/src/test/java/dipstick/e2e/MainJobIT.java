@@ -14,6 +14,7 @@ import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
@@ -34,6 +35,10 @@ class MainJobIT {
 
     private static RunningApplication application;
     private static Browser browser;
+
+    @RegisterExtension
+    static final PictureOfFailure PICTURE = new PictureOfFailure(() -> browser);
+
     private static JsonNode expected;
 
     @BeforeAll
@@ -152,8 +157,8 @@ class MainJobIT {
         change("field-2", "FIELD");
         choose("Operator", "is one of");
         browser.type(".values input", "moved away");
-        browser.find("[role=option]");
-        browser.press(Keys.ARROW_DOWN, Keys.ENTER);
+        browser.awaitText(".p-autocomplete-option", "moved away");
+        browser.press(Keys.ENTER);
         browser.awaitText("[data-criterion=field-2]", "status is moved away");
         closeEditor();
 

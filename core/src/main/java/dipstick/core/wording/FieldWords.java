@@ -81,7 +81,7 @@ public final class FieldWords {
     /** "a, b or c"; where there is none, words that say so. */
     static String either(List<String> items) {
         if (items.isEmpty()) {
-            return "one of none";
+            return "(nothing chosen)";
         }
         if (items.size() == 1) {
             return items.getFirst();

@@ -1,0 +1,125 @@
+package dipstick.server;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The real application over a database of its own, on a free port; started once for all tests that ask for it. */
+public final class RunningServer {
+    private static final JsonMapper JSON = JsonMapper.shared();
+
+    private static RunningServer shared;
+
+    private final ConfigurableApplicationContext context;
+    private final String address;
+
+    private RunningServer() throws IOException {
+        Path data = Files.createTempDirectory("dipstick-server");
+        this.context = new SpringApplicationBuilder(DipstickApplication.class)
+                .run("--server.port=0", "--dipstick.data=" + data, "--dipstick.zone=Europe/Lisbon");
+        this.address = "http://localhost:" + context.getEnvironment().getProperty("local.server.port");
+        Runtime.getRuntime().addShutdownHook(new Thread(context::close));
+    }
+
+    public static synchronized RunningServer shared() throws IOException {
+        if (shared == null) {
+            shared = new RunningServer();
+        }
+        return shared;
+    }
+
+    public <T> T bean(Class<T> type) {
+        return context.getBean(type);
+    }
+
+    /** Somebody at a browser of their own, not signed in. */
+    public Visitor visitor() {
+        return new Visitor();
+    }
+
+    /** What came back: the status, and the JSON where there is any. */
+    public record Reply(int status, String text) {
+        public JsonNode json() {
+            return JSON.readTree(text);
+        }
+
+        public String type() {
+            return json().path("type").asString("");
+        }
+    }
+
+    /** Keeps cookies and sends the token that changes need. */
+    public final class Visitor {
+        private final CookieManager cookies = new CookieManager();
+        private final HttpClient client =
+                HttpClient.newBuilder().cookieHandler(cookies).build();
+
+        public Visitor signIn(String name, String password) throws Exception {
+            get("/api/session");
+            Reply reply = send(request("/api/sign-in")
+                    .header("Content-Type", "application/x-www-form-urlencoded")
+                    .POST(BodyPublishers.ofString("username=" + name + "&password=" + password)));
+            if (reply.status() != 204) {
+                throw new AssertionError("Signing in failed: " + reply);
+            }
+            get("/api/session");
+            return this;
+        }
+
+        public Reply get(String path) throws Exception {
+            return send(request(path).GET());
+        }
+
+        public Reply post(String path, String body) throws Exception {
+            return send(request(path).header("Content-Type", "application/json").POST(BodyPublishers.ofString(body)));
+        }
+
+        public Reply put(String path, String body, String ifMatch) throws Exception {
+            HttpRequest.Builder request = request(path).header("Content-Type", "application/json");
+            if (!ifMatch.isEmpty()) {
+                request.header("If-Match", ifMatch);
+            }
+            return send(request.PUT(BodyPublishers.ofString(body)));
+        }
+
+        public Reply delete(String path, String ifMatch) throws Exception {
+            return send(request(path).header("If-Match", ifMatch).DELETE());
+        }
+
+        public Reply upload(String kind, byte[] file) throws Exception {
+            return send(request("/api/imports?name=test.csv&kind=" + kind).POST(BodyPublishers.ofByteArray(file)));
+        }
+
+        /** A change without the token, as another site would try it. */
+        public Reply postWithoutToken(String path) throws Exception {
+            return send(HttpRequest.newBuilder(URI.create(address + path)).POST(BodyPublishers.noBody()));
+        }
+
+        private HttpRequest.Builder request(String path) {
+            HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path));
+            cookies.getCookieStore().getCookies().stream()
+                    .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                    .map(HttpCookie::getValue)
+                    .findFirst()
+                    .ifPresent(token -> request.header("X-XSRF-TOKEN", token));
+            return request;
+        }
+
+        private Reply send(HttpRequest.Builder request) throws Exception {
+            HttpResponse<String> response = client.send(request.build(), BodyHandlers.ofString());
+            return new Reply(response.statusCode(), response.body());
+        }
+    }
+}

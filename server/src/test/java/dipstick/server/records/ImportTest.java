@@ -1,0 +1,161 @@
+package dipstick.server.records;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dipstick.core.population.Population;
+import dipstick.server.People;
+import dipstick.server.RunningServer;
+import dipstick.server.RunningServer.Visitor;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+
+class ImportTest {
+    private static RunningServer server;
+    private static Visitor coordinator;
+
+    @BeforeAll
+    static void start() throws Exception {
+        server = RunningServer.shared();
+        coordinator = People.coordinator();
+    }
+
+    @Test
+    void a_newer_file_replaces_what_it_names_and_says_so() throws Exception {
+        take("PEOPLE", "id,family_name,phone,frailty:number\nn1,Marl,01632 960001,3\nn2,Vask,01632 960002,\n");
+        JsonNode taken =
+                take("PEOPLE", "id,family_name,frailty\nn1,Marl,4\nn2,Vask,\nn3,\"Ann, <script>alert(1)</script>\",\n");
+
+        assertThat(counts(taken)).isEqualTo("1 new, 1 changed, 1 unchanged");
+        assertThat(text("n1", "phone"))
+                .as("a field that the file does not speak of stays")
+                .isEqualTo("01632 960001");
+        assertThat(text("n3", "family_name")).isEqualTo("Ann, <script>alert(1)</script>");
+    }
+
+    @Test
+    void the_same_events_twice_add_nothing_with_or_without_an_id() throws Exception {
+        take("PEOPLE", "id\ne1\n");
+        String events =
+                "id,person_id,kind,on,value\nx1,e1,visit,2026-01-01,\n,e1,visit,2026-01-01,\n,e1,result,2026,5\n";
+        assertThat(counts(take("EVENTS", events))).isEqualTo("3 new, 0 changed, 0 unchanged");
+        assertThat(counts(take("EVENTS", events))).isEqualTo("0 new, 0 changed, 3 unchanged");
+        assertThat(counts(take("EVENTS", "id,person_id,kind,on\nx1,e1,visit,2026-02-02\n")))
+                .isEqualTo("0 new, 1 changed, 0 unchanged");
+    }
+
+    @Test
+    void events_of_people_who_come_later_wait_for_them() throws Exception {
+        JsonNode taken = take("EVENTS", "person_id,kind\nlate,visit\nlate,visit2\n");
+        assertThat(taken.get("unknownPeople").asInt()).isEqualTo(1);
+        assertThat(population().find("late")).isEmpty();
+        take("PEOPLE", "id\nlate\n");
+        int person = population().find("late").orElseThrow();
+        assertThat(population().events().start(person + 1)
+                        - population().events().start(person))
+                .isEqualTo(2);
+    }
+
+    @Test
+    void bad_lines_are_told_and_the_good_ones_are_taken_only_if_wanted() throws Exception {
+        String file = "id,birth_date\ng1,1950\ng2,2026-02-31\ng1,1951\n=cmd,1990\n";
+        JsonNode checked = check("PEOPLE", file.getBytes(StandardCharsets.UTF_8));
+        assertThat(checked.get("goodRows").asInt()).isEqualTo(2);
+        assertThat(checked.get("badLines").asInt()).isEqualTo(2);
+        assertThat(checked.at("/problems/0/line").asInt()).isEqualTo(3);
+        assertThat(checked.at("/problems/0/column").asString()).isEqualTo("birth_date");
+        String id = checked.get("id").asString();
+        assertThat(coordinator.get("/api/imports/" + id + "/problems").text())
+                .contains("3,birth_date,“2026-02-31”")
+                .contains("4,id,");
+        assertThat(population().find("g1")).isEmpty();
+
+        assertThat(coordinator.delete("/api/imports/" + id, "*").status()).isEqualTo(204);
+        assertThat(coordinator.get("/api/imports/" + id).status()).isEqualTo(404);
+        assertThat(population().find("g1")).isEmpty();
+
+        take("PEOPLE", file);
+        assertThat(population().find("g1")).isPresent();
+        assertThat(population().find("=cmd")).isPresent();
+        assertThat(population().find("g2")).isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"", "just words", "name,born\nA,1990\n", "id,id\n1,2\n", "PK\u0003\u0004\u0000", "id\n\"x\"y\n"})
+    void a_file_that_is_something_else_cannot_be_taken(String file) throws Exception {
+        JsonNode checked = check("PEOPLE", file.getBytes(StandardCharsets.UTF_8));
+        assertThat(checked.get("unreadable").asBoolean()).isTrue();
+        assertThat(checked.at("/problems/0/reason").asString()).hasSizeGreaterThan(20);
+        String id = checked.get("id").asString();
+        assertThat(coordinator.post("/api/imports/" + id + "/take", "").status())
+                .isEqualTo(409);
+    }
+
+    @Test
+    void a_hundred_megabytes_of_one_line_are_refused() throws Exception {
+        byte[] line = new byte[100_000_000];
+        Arrays.fill(line, (byte) 'x');
+        JsonNode checked = check("EVENTS", line);
+        assertThat(checked.get("unreadable").asBoolean()).isTrue();
+        assertThat(checked.at("/problems/0/reason").asString()).contains("longer than a million characters");
+    }
+
+    @Test
+    void a_field_cannot_change_its_type() throws Exception {
+        take("PEOPLE", "id,height:number\nt1,180\n");
+        JsonNode checked = check("PEOPLE", "id,height:date\nt1,2020\n".getBytes(StandardCharsets.UTF_8));
+        assertThat(checked.get("unreadable").asBoolean()).isTrue();
+        assertThat(checked.at("/problems/0/reason").asString()).contains("height");
+    }
+
+    @Test
+    void who_began_with_a_view_keeps_it() throws Exception {
+        View before = server.bean(Views.class).current();
+        take("PEOPLE", "id\nafter-the-view\n");
+        assertThat(before.population().find("after-the-view")).isEmpty();
+        assertThat(server.bean(Views.class).current().version()).isGreaterThan(before.version());
+        assertThat(population().find("after-the-view")).isPresent();
+    }
+
+    private JsonNode take(String kind, String file) throws Exception {
+        String id = check(kind, file.getBytes(StandardCharsets.UTF_8)).get("id").asString();
+        assertThat(coordinator.post("/api/imports/" + id + "/take", "").status())
+                .isEqualTo(200);
+        JsonNode taken = settled(id);
+        assertThat(taken.get("stage").asString()).isEqualTo("TAKEN");
+        return taken;
+    }
+
+    private JsonNode check(String kind, byte[] file) throws Exception {
+        return settled(coordinator.upload(kind, file).json().get("id").asString());
+    }
+
+    private JsonNode settled(String id) throws Exception {
+        JsonNode view = coordinator.get("/api/imports/" + id).json();
+        while (view.get("stage").asString().endsWith("ING")) {
+            Thread.sleep(20);
+            view = coordinator.get("/api/imports/" + id).json();
+        }
+        return view;
+    }
+
+    private static String counts(JsonNode taken) {
+        return taken.get("newRows") + " new, " + taken.get("changedRows") + " changed, " + taken.get("unchangedRows")
+                + " unchanged";
+    }
+
+    private static Population population() {
+        return server.bean(Views.class).current().population();
+    }
+
+    private static String text(String person, String field) {
+        var column = (dipstick.core.population.Column.OfText)
+                population().column(population().personFields().find(field).orElseThrow());
+        return column.writtenAt(population().find(person).orElseThrow());
+    }
+}

@@ -1,0 +1,31 @@
+import { mount } from '@vue/test-utils'
+import { describe, expect, it } from 'vitest'
+import Stick from './Stick.vue'
+import { percent, reach } from './stick'
+
+describe('the stick', () => {
+  it('reaches farther for more, nowhere for nobody and full for everybody', () => {
+    expect(reach(0, 100, 'root')).toBe(0)
+    expect(reach(25, 100, 'root')).toBe(0.5)
+    expect(reach(25, 100, 'linear')).toBe(0.25)
+    expect(reach(100, 100, 'root')).toBe(1)
+    expect(reach(5, 0, 'root')).toBe(0)
+  })
+
+  it('rounds no share to nobody or to everybody', () => {
+    expect(percent(1, 1000)).toBe('under 1%')
+    expect(percent(999, 1000)).toBe('over 99%')
+    expect(percent(0, 10)).toBe('0%')
+    expect(percent(10, 10)).toBe('100%')
+    expect(percent(0, 0)).toBe('–')
+  })
+
+  it('draws the fluid, the part that can’t be told, and the ghost of the level before', () => {
+    const stick = mount(Stick, {
+      props: { value: 25, unsure: 24, total: 100, ghost: 100, width: 100 },
+    })
+    expect(stick.find('.fluid').attributes('width')).toBe('50')
+    expect(Number(stick.findAll('rect')[2]?.attributes('width'))).toBeCloseTo(20)
+    expect(stick.find('.ghost').attributes('x1')).toBe('100')
+  })
+})

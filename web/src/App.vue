@@ -1,21 +1,21 @@
 <script setup lang="ts">
 import Toast from 'primevue/toast'
 import { watch } from 'vue'
-import { RouterView, useRoute, useRouter } from 'vue-router'
+import { RouterView, useRouter } from 'vue-router'
 import { homeOf } from './router'
 import { SignInPage, useSession } from './session'
 import TopStrip from './shell/TopStrip.vue'
 
 const session = useSession()
-const route = useRoute()
 const router = useRouter()
 
 // Who signs in again after the sign-in expired stays where they were.
 watch(
   () => session.signedIn,
-  (who) => {
-    if (who && route.path === '/') {
-      void router.replace(homeOf(session.isCoordinator))
+  async (who) => {
+    await router.isReady()
+    if (who && router.currentRoute.value.path === '/') {
+      await router.replace(homeOf(session.isCoordinator))
     }
   },
 )

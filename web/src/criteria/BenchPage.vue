@@ -114,7 +114,7 @@ async function save() {
     changed.value = changeWords(answer)
     void queries.invalidateQueries({ queryKey: ['criteria'] })
     void queries.invalidateQueries({ queryKey: ['lists'] })
-    toast.add({ severity: 'success', summary: `Saved “${toSave.name}”`, life: 2500 })
+    toast.add({ severity: 'contrast', summary: `Saved “${toSave.name}”`, life: 2500 })
     if (id !== setId) {
       await router.replace(`/criteria/${encodeURIComponent(setId)}`)
     }

@@ -70,7 +70,7 @@ class ImportTest {
         assertThat(checked.at("/problems/0/column").asString()).isEqualTo("birth_date");
         String id = checked.get("id").asString();
         assertThat(coordinator.get("/api/imports/" + id + "/problems").text())
-                .contains("3,birth_date,“2026-02-31”")
+                .contains("3,birth_date,\"“2026-02-31”")
                 .contains("4,id,");
         assertThat(population().find("g1")).isEmpty();
 

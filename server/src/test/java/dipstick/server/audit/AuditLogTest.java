@@ -1,0 +1,68 @@
+package dipstick.server.audit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dipstick.server.People;
+import dipstick.server.RunningServer;
+import dipstick.server.RunningServer.Visitor;
+import java.nio.charset.StandardCharsets;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.util.ArrayList;
+import java.util.List;
+import javax.sql.DataSource;
+import org.junit.jupiter.api.Test;
+
+class AuditLogTest {
+    @Test
+    void sign_ins_readings_of_people_and_lists_and_exports_are_written_down() throws Exception {
+        Visitor coordinator = People.coordinator();
+        String document = """
+                {"format": "dipstick-criteria/1", "id": "watched", "name": "Watched", "include": []}""";
+        coordinator.put("/api/criteria/watched", document, "");
+        String id = coordinator
+                .upload("PEOPLE", "id\nwatched-person\n".getBytes(StandardCharsets.UTF_8))
+                .json()
+                .get("id")
+                .asString();
+        while (!coordinator
+                .get("/api/imports/" + id)
+                .json()
+                .get("stage")
+                .asString()
+                .equals("TAKEN")) {
+            coordinator.post("/api/imports/" + id + "/take", "");
+            Thread.sleep(20);
+        }
+        coordinator.get("/api/lists/watched");
+        coordinator.get("/api/lists/watched/csv");
+        coordinator.get("/api/lists/watched/people/watched-person");
+        coordinator.post(
+                "/api/bench/person",
+                "{\"person\": \"watched-person\", \"draft\": {\"settings\": {}, \"document\": " + document + "}}");
+
+        assertThat(entries())
+                .containsSubsequence(
+                        "SIGNED_IN",
+                        "CRITERIA_SAVED watched, version 1",
+                        "RECORDS_BROUGHT_IN test.csv",
+                        "LIST_READ watched",
+                        "PERSON_READ watched-person",
+                        "PERSON_READ watched-person")
+                .anyMatch(entry -> entry.startsWith("LIST_EXPORTED watched as of "));
+    }
+
+    private static List<String> entries() throws Exception {
+        List<String> entries = new ArrayList<>();
+        try (Connection connection =
+                        RunningServer.shared().bean(DataSource.class).getConnection();
+                ResultSet rows =
+                        connection.createStatement().executeQuery("SELECT act, subject FROM audit_entry ORDER BY id")) {
+            while (rows.next()) {
+                String act = rows.getString(1);
+                entries.add(act.equals("SIGNED_IN") ? act : act + " " + rows.getString(2));
+            }
+        }
+        return entries;
+    }
+}

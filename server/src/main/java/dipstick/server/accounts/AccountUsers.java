@@ -1,6 +1,5 @@
 package dipstick.server.accounts;
 
-import org.springframework.security.authentication.LockedException;
 import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -20,14 +19,12 @@ class AccountUsers implements UserDetailsService {
 
     @Override
     public UserDetails loadUserByUsername(String name) {
-        if (throttle.mustWait(name)) {
-            throw new LockedException("Too many wrong passwords for " + name);
-        }
         Account account =
                 accounts.find(name).orElseThrow(() -> new UsernameNotFoundException("There is no account " + name));
         return User.withUsername(account.name())
                 .password(account.passwordHash())
                 .roles(account.role().name())
+                .accountLocked(throttle.mustWait(name))
                 .build();
     }
 }

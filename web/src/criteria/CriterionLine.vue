@@ -28,8 +28,14 @@ const emit = defineEmits<{
 
 const menu = useTemplateRef('menu')
 
-const shown = computed(() => level.remaining ?? level.alone)
-const ghost = computed(() => (before?.remaining ?? before?.alone)?.yes)
+const shown = computed(() => level.left)
+const ghost = computed(() => before?.left?.yes)
+
+const alone = computed(() =>
+  level.alone
+    ? `Alone: yes for ${count(level.alone.yes)}, can’t tell for ${count(level.alone.unsure)}`
+    : '',
+)
 const unsure = computed(() => criterion.unsure ?? 'ask')
 
 const UNSURE_WORDS = {
@@ -84,7 +90,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
     />
     <div class="numbers">
       <template v-if="shown">
-        <button class="word level" title="Who is left" @click="whoLeft('LEFT')">
+        <button class="word level" :title="`Who is left. ${alone}`" @click="whoLeft('LEFT')">
           {{ count(shown.yes) }}
         </button>
         <button

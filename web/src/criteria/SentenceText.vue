@@ -63,7 +63,8 @@ ul {
   background: none;
   cursor: pointer;
   color: var(--soft-ink);
-  padding: 0 5px;
+  min-width: 24px;
+  min-height: 24px;
 }
 
 .take-out:hover {

@@ -131,6 +131,13 @@ const edited = computed<JsonObject | undefined>(() => {
   return criterion && (getAt(criterion.test, editing.value?.pointer ?? '') as JsonObject)
 })
 
+const editedFindings = computed(
+  () =>
+    sections.value
+      .flatMap((one) => one.criteria)
+      .find((one) => one.criterion.id === editing.value?.id)?.findings ?? [],
+)
+
 const editedWords = computed(() => {
   const level = editing.value && levelOf(levels, editing.value.id)
   return level ? textOf(level.sentence) : ''
@@ -337,6 +344,10 @@ function saveTermSet(saved: TermSet) {
       {{ finding.document }} {{ finding.pointer }} {{ finding.message }}
     </p>
 
+    <p v-if="findings.length" class="notice" role="status">
+      The numbers are those from before the mistake that is pointed out; mend it, or undo.
+    </p>
+
     <section v-for="{ section, criteria } in sections" :key="section" :aria-label="NAMES[section]">
       <header @dragover.prevent @drop.prevent="drop({ section, index: criteria.length }, $event)">
         <h2>{{ NAMES[section] }}</h2>
@@ -446,6 +457,7 @@ function saveTermSet(saved: TermSet) {
     <Popover ref="popover">
       <div v-if="edited && editing" class="slot" @keydown.escape.capture="closeUnlessChoosing">
         <p class="quiet now" aria-live="polite">{{ editedWords }}</p>
+        <p v-for="finding in editedFindings" :key="finding" class="notice">{{ finding }}</p>
         <SlotEditor
           :key="editing.id + editing.pointer + editing.control"
           :model-value="edited"

@@ -29,8 +29,10 @@ describe('a time line', () => {
   })
 
   it('marks the first days of its years', () => {
-    const span = { first: dayNumber('2024-06-01'), last: dayNumber('2026-02-01') }
+    const span = { first: dayNumber('2024-06-01'), last: dayNumber('2026-06-01') }
     expect(years(span).map((mark) => mark.year)).toEqual([2025, 2026])
+    const close = { ...span, last: dayNumber('2026-01-20') }
+    expect(years(close).map((mark) => mark.year)).toEqual([2025])
   })
 
   it('has a lane for each kind however it is written, fullest first', () => {

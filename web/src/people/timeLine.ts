@@ -42,10 +42,11 @@ export function place(day: number, span: Span, width: number): number {
   return ((clamped - span.first) / (span.last - span.first)) * width
 }
 
-/** The first days of the years in the span, for the marks below. */
+/** The first days of the years in the span, for the marks below; the last one only where its number has room. */
 export function years(span: Span): { year: number; day: number }[] {
   const firstYear = new Date(span.first * DAY).getUTCFullYear() + 1
-  const lastYear = new Date(span.last * DAY).getUTCFullYear()
+  const room = (span.last - span.first) / 12
+  const lastYear = new Date((span.last - room) * DAY).getUTCFullYear()
   return Array.from({ length: Math.max(0, lastYear - firstYear + 1) }, (_, i) => ({
     year: firstYear + i,
     day: dayNumber(`${String(firstYear + i)}-01-01`),

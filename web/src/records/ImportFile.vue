@@ -20,6 +20,11 @@ const over = ref(false)
 const inside = computed(() => (step.value.at === 'inside' ? step.value.file : undefined))
 const words = computed(() => (inside.value?.kind === 'PEOPLE' ? 'people' : 'records'))
 
+/** A number with its noun: 1 good line, 2 good lines. */
+function counted(number: number, noun: string): string {
+  return `${count(number)} ${noun}${number === 1 ? '' : 's'}`
+}
+
 const bar = computed(() => {
   const now = step.value
   if (now.at === 'sending' && now.total > BAR_FROM_BYTES) {
@@ -127,7 +132,7 @@ function dropped(event: DragEvent) {
           <strong>{{ inside.fileName }} is in.</strong>
           {{ count(inside.newRows) }} {{ words }} were new, {{ count(inside.changedRows) }} changed,
           {{ count(inside.unchangedRows) }} unchanged<template v-if="inside.badLines"
-            >; {{ count(inside.badLines) }} bad lines were left out</template
+            >; {{ counted(inside.badLines, 'bad line') }} left out</template
           >.
         </p>
         <p v-if="inside.unknownPeople">
@@ -147,9 +152,11 @@ function dropped(event: DragEvent) {
           Nothing was changed.
         </p>
         <p v-else>
-          <strong>{{ inside.fileName }}</strong> holds {{ count(inside.goodRows) }} good lines of
-          {{ words
-          }}<template v-if="inside.badLines">, and {{ count(inside.badLines) }} bad ones</template>.
+          <strong>{{ inside.fileName }}</strong> holds
+          {{ counted(inside.goodRows, 'good line') }} of {{ words
+          }}<template v-if="inside.badLines"
+            >, and {{ counted(inside.badLines, 'bad one') }}</template
+          >.
         </p>
         <table
           v-if="inside.problems.length && !(inside.unreadable && inside.problems.length === 1)"
@@ -181,8 +188,8 @@ function dropped(event: DragEvent) {
             v-if="!inside.unreadable && inside.goodRows > 0"
             :label="
               inside.badLines
-                ? `Take the ${count(inside.goodRows)} good lines`
-                : `Take all ${count(inside.goodRows)} lines`
+                ? `Take the ${counted(inside.goodRows, 'good line')}`
+                : `Take all ${counted(inside.goodRows, 'line')}`
             "
             @click="take"
           />
@@ -247,6 +254,10 @@ td {
   padding: 2px 14px 2px 0;
   border-bottom: 1px solid #eee5d2;
   vertical-align: top;
+}
+
+[role='progressbar'] {
+  margin: 8px 0;
 }
 
 .buttons {

@@ -35,8 +35,8 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
 
     /**
      * @param index its place in its section
-     * @param alone nothing where the criterion is switched off
-     * @param remaining nothing in what should be on record, too
+     * @param alone its own answers within the population; nothing where the criterion is switched off
+     * @param left who is left after it; of what should be on record, the eligible who meet it
      * @param fell how many who were, or may have been, left before it are not after it
      */
     record CriterionLevel(
@@ -46,7 +46,7 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
             boolean off,
             SentenceView sentence,
             Optional<Counts> alone,
-            Optional<Counts> remaining,
+            Optional<Counts> left,
             Optional<Integer> fell) {}
 
     record SentenceView(String pointer, List<PhraseView> phrases, List<SentenceView> parts) {
@@ -102,7 +102,7 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
                     criterion.off(),
                     SentenceView.of(printer.print(criterion.test())),
                     level.map(one -> Counts.of(one.alone())),
-                    level.flatMap(Level::remaining).map(Counts::of),
+                    level.map(one -> Counts.of(Fallen.left(reading, one))),
                     level.map(one -> Fallen.at(reading, one).cardinality())));
         }
     }

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { Problem, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSession } from '@/session'
+import AsOfDate from '@/shell/AsOfDate.vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
-import DatePicker from 'primevue/datepicker'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { useToast } from 'primevue/usetoast'
@@ -12,7 +12,6 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { onBeforeRouteLeave, useRouter } from 'vue-router'
 import { emptyDocument, slug, type CriteriaDocument } from './document'
 import { useHistory } from './history'
-import { fromIso, toIso } from '@/days'
 import { useLevels } from './levels'
 import Sheet from './Sheet.vue'
 import { useVocabulary } from './vocabulary'
@@ -197,17 +196,7 @@ const KEYS = [
         class="name"
         @update:model-value="setName($event ?? '')"
       />
-      <label class="as-of">
-        as of
-        <DatePicker
-          :model-value="fromIso(asOf)"
-          date-format="d M yy"
-          input-id="as-of"
-          show-button-bar
-          :input-style="{ width: '112px' }"
-          @update:model-value="asOf = $event instanceof Date ? toIso($event) : session.today"
-        />
-      </label>
+      <AsOfDate v-model="asOf" :today="session.today" />
       <span class="quiet grow">{{ changed || 'not saved yet' }}</span>
       <Button
         text
@@ -288,12 +277,6 @@ const KEYS = [
 .name {
   width: 300px;
   font-weight: 600;
-}
-
-.as-of {
-  display: flex;
-  align-items: center;
-  gap: 6px;
 }
 
 .grow {

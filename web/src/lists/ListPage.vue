@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
-import { dayWords, fromIso, toIso } from '@/days'
+import { dayWords } from '@/days'
 import { PersonPanel } from '@/people'
 import { useSession } from '@/session'
+import AsOfDate from '@/shell/AsOfDate.vue'
 import { count } from '@/stick'
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
-import DatePicker from 'primevue/datepicker'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref, shallowRef } from 'vue'
@@ -59,16 +59,7 @@ async function open(row: Row) {
   <div class="page">
     <div class="page-head">
       <h1>{{ list?.name ?? 'List' }}</h1>
-      <label class="as-of">
-        as of
-        <DatePicker
-          :model-value="fromIso(asOf)"
-          date-format="d M yy"
-          show-button-bar
-          :input-style="{ width: '112px' }"
-          @update:model-value="asOf = $event instanceof Date ? toIso($event) : session.today"
-        />
-      </label>
+      <AsOfDate v-model="asOf" :today="session.today" />
       <span v-if="list" class="grow">
         {{ count(onList) }} on the list<template v-if="all.length > onList"
           >, {{ count(all.length - onList) }} to check</template
@@ -149,12 +140,6 @@ async function open(row: Row) {
 </template>
 
 <style scoped>
-.as-of {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-}
-
 .download {
   white-space: nowrap;
 }

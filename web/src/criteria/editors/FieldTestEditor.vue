@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
 import AutoComplete, { type AutoCompleteCompleteEvent } from 'primevue/autocomplete'
-import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import { withKey, type Json, type JsonObject } from '../document'
+import BoundInput from './BoundInput.vue'
 import { itemsOf, operatorOf, operatorsOf, startOf } from './fieldTests'
 import WindowEditor from './WindowEditor.vue'
 
@@ -52,22 +52,12 @@ function setKey(key: string, value: Json | undefined) {
   test.value = withKey(test.value, key, value)
 }
 
-function bound(keys: [string, string]): { inside: boolean; value: number | undefined } {
-  const key = keys.find((one) => typeof test.value[one] === 'number')
-  return { inside: key !== keys[0], value: key ? (test.value[key] as number) : undefined }
-}
-
-function setBound(keys: [string, string], inside: boolean, value: unknown) {
-  const cleared = withKey(withKey(test.value, keys[0], undefined), keys[1], undefined)
-  const number = value === null || value === undefined || value === '' ? undefined : Number(value)
-  const next = withKey(cleared, inside ? keys[1] : keys[0], number)
+/** Takes a change of one bound, unless it was the last one that is left. */
+function setBounds(next: JsonObject) {
   if (operatorOf(next, type.value)) {
     test.value = next
   }
 }
-
-const lower = computed(() => bound(['above', 'atLeast']))
-const upper = computed(() => bound(['below', 'atMost']))
 
 /** Offers what occurs in the records, and what is typed, which need not occur. */
 function complete(event: AutoCompleteCompleteEvent) {
@@ -140,43 +130,19 @@ function setDate(key: 'from' | 'through', event: Event) {
       @change="setKey(operator.id, ($event.target as HTMLInputElement).value)"
     />
     <template v-else-if="operator?.id === 'bounds'">
-      <Select
-        :model-value="lower.inside"
-        :options="[
-          { inside: true, name: 'at least' },
-          { inside: false, name: 'above' },
-        ]"
-        option-label="name"
-        option-value="inside"
-        aria-label="Lower bound inside or not"
-        @update:model-value="setBound(['above', 'atLeast'], $event, lower.value)"
+      <BoundInput
+        :test="test"
+        :outside="{ key: 'above', name: 'above' }"
+        :inside="{ key: 'atLeast', name: 'at least' }"
+        label="Lower bound"
+        @change="setBounds"
       />
-      <InputNumber
-        :model-value="lower.value"
-        :max-fraction-digits="6"
-        :use-grouping="false"
-        aria-label="Lower bound"
-        input-class="amount"
-        @input="setBound(['above', 'atLeast'], lower.inside, $event.value)"
-      />
-      <Select
-        :model-value="upper.inside"
-        :options="[
-          { inside: true, name: 'at most' },
-          { inside: false, name: 'below' },
-        ]"
-        option-label="name"
-        option-value="inside"
-        aria-label="Upper bound inside or not"
-        @update:model-value="setBound(['below', 'atMost'], $event, upper.value)"
-      />
-      <InputNumber
-        :model-value="upper.value"
-        :max-fraction-digits="6"
-        :use-grouping="false"
-        aria-label="Upper bound"
-        input-class="amount"
-        @input="setBound(['below', 'atMost'], upper.inside, $event.value)"
+      <BoundInput
+        :test="test"
+        :outside="{ key: 'below', name: 'below' }"
+        :inside="{ key: 'atMost', name: 'at most' }"
+        label="Upper bound"
+        @change="setBounds"
       />
     </template>
     <template v-else-if="operator?.id === 'dates'">

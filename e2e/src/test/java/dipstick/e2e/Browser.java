@@ -1,5 +1,9 @@
 package dipstick.e2e;
 
+import java.io.File;
+import org.openqa.selenium.ElementClickInterceptedException;
+import org.openqa.selenium.TimeoutException;
+
 import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
 import java.io.IOException;
@@ -53,7 +57,7 @@ final class Browser implements AutoCloseable {
                         "profile.password_manager_leak_detection", false,
                         "download.default_directory", downloads.toAbsolutePath().toString()));
         ChromeDriverService service = new ChromeDriverService.Builder()
-                .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
+                .usingDriverExecutable(new File("/usr/bin/chromedriver"))
                 .build();
         this.driver = new ChromeDriver(service, options);
         this.wait = new WebDriverWait(driver, Duration.ofSeconds(10), Duration.ofMillis(100));
@@ -119,7 +123,7 @@ final class Browser implements AutoCloseable {
             try {
                 gesture.run();
                 return true;
-            } catch (StaleElementReferenceException | org.openqa.selenium.ElementClickInterceptedException moving) {
+            } catch (StaleElementReferenceException | ElementClickInterceptedException moving) {
                 return false;
             }
         });
@@ -153,7 +157,7 @@ final class Browser implements AutoCloseable {
     void awaitText(String css, String words) {
         try {
             until(page -> find(css).getText().contains(words));
-        } catch (org.openqa.selenium.TimeoutException late) {
+        } catch (TimeoutException late) {
             throw new AssertionError(
                     "“" + words + "” did not appear in " + css + ", which says: "
                             + find(css).getText(),

@@ -1,5 +1,7 @@
 package dipstick.e2e;
 
+import org.openqa.selenium.Keys;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
@@ -100,7 +102,7 @@ class DemoIT {
         browser.find(".p-popover .slot");
         assertThat(browser.graveViolations()).isEmpty();
         picture("bench");
-        browser.press(org.openqa.selenium.Keys.ESCAPE);
+        browser.press(Keys.ESCAPE);
 
         browser.click("Records");
         browser.awaitText("main", "6,014 people");

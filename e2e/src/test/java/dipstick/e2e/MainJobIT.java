@@ -1,5 +1,8 @@
 package dipstick.e2e;
 
+import java.util.Locale;
+import org.openqa.selenium.By;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
@@ -233,11 +236,11 @@ class MainJobIT {
     private void tick(String words) {
         browser.until(page -> browser.findAll(".found .term").stream()
                 .filter(term -> term.getText()
-                        .toLowerCase(java.util.Locale.ROOT)
-                        .contains(words.toLowerCase(java.util.Locale.ROOT)))
+                        .toLowerCase(Locale.ROOT)
+                        .contains(words.toLowerCase(Locale.ROOT)))
                 .findFirst()
                 .map(term -> {
-                    term.findElement(org.openqa.selenium.By.cssSelector("input"))
+                    term.findElement(By.cssSelector("input"))
                             .click();
                     return true;
                 })

@@ -9,6 +9,7 @@ import dipstick.core.evaluate.EventMatch;
 import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.records.Field;
+import dipstick.core.time.AgeUnit;
 import dipstick.core.time.DateRange;
 import dipstick.core.time.Window;
 import dipstick.core.wording.DayWords;
@@ -104,7 +105,7 @@ public final class Explainer {
         };
         long oldest = unit.between(LocalDate.ofEpochDay(birth.first()), day);
         long youngest = unit.between(LocalDate.ofEpochDay(birth.last()), day);
-        String years = age.ages().unit() == dipstick.core.time.AgeUnit.YEARS
+        String years = age.ages().unit() == AgeUnit.YEARS
                 ? ""
                 : " " + age.ages().unit().word();
         if (birth.first() > day.toEpochDay()) {

@@ -12,6 +12,7 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.time.ZoneId;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import tools.jackson.databind.JsonNode;
@@ -26,7 +27,7 @@ public final class ReadingExport {
     private static final Comparator<String> BY_CODE_POINT = (one, other) -> {
         int[] left = one.codePoints().toArray();
         int[] right = other.codePoints().toArray();
-        return java.util.Arrays.compare(left, right);
+        return Arrays.compare(left, right);
     };
 
     private ReadingExport() {}

@@ -1,5 +1,7 @@
 package dipstick.core.population;
 
+import java.util.Arrays;
+
 /**
  * A column of small numbers, each the place of a value in a dictionary; 0 stands for missing. Held in as few bytes as
  * the dictionary needs.
@@ -30,7 +32,7 @@ public sealed interface Codes {
             }
             return new Chars(packed);
         }
-        return new Ints(java.util.Arrays.copyOf(codes, size));
+        return new Ints(Arrays.copyOf(codes, size));
     }
 
     /** All missing. */

@@ -9,6 +9,7 @@ import dipstick.core.text.NormalText;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /** Takes people, then events, then seals them into a {@link Population}. */
 public final class PopulationBuilder {
@@ -86,7 +87,7 @@ public final class PopulationBuilder {
     public Population seal() {
         int size = numberOf.size();
         Map<String, Column> personColumns = new HashMap<>();
-        int[] asTheyCame = java.util.stream.IntStream.range(0, size).toArray();
+        int[] asTheyCame = IntStream.range(0, size).toArray();
         people.forEach((name, column) -> personColumns.put(name, column.seal(asTheyCame)));
         return new Population(personFields, size, personColumns, sealEvents(size));
     }

@@ -20,6 +20,8 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * Delimited text (RFC 4180) with a header, read row by row: commas, semicolons or tabs, any line ends, quotes, with
@@ -199,8 +201,7 @@ final class DelimitedFile {
     }
 
     private static long lineOf(CsvParseException broken) {
-        java.util.regex.Matcher line =
-                java.util.regex.Pattern.compile("line (\\d+)").matcher(String.valueOf(broken.getMessage()));
+        Matcher line = Pattern.compile("line (\\d+)").matcher(String.valueOf(broken.getMessage()));
         return line.find() ? Long.parseLong(line.group(1)) : 1;
     }
 

@@ -9,6 +9,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeFormatterBuilder;
 import java.time.format.ResolverStyle;
+import java.time.temporal.ChronoField;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
@@ -31,7 +32,7 @@ public final class PartialDate {
             .append(DateTimeFormatter.ISO_LOCAL_DATE)
             .appendLiteral('T')
             .appendPattern("HH[:mm[:ss")
-            .appendFraction(java.time.temporal.ChronoField.NANO_OF_SECOND, 0, 9, true)
+            .appendFraction(ChronoField.NANO_OF_SECOND, 0, 9, true)
             .appendPattern("]]")
             .toFormatter(Locale.ROOT)
             .withResolverStyle(ResolverStyle.STRICT);

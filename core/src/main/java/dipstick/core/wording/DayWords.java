@@ -8,6 +8,8 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** Days, ranges of days and periods in words. */
 public final class DayWords {
@@ -67,8 +69,8 @@ public final class DayWords {
     /** A period in the units in which it was written. */
     public static String period(CalendarPeriod period) {
         List<String> words = new ArrayList<>();
-        java.util.regex.Matcher part = java.util.regex.Pattern.compile("(\\d+)([YMWD])")
-                .matcher(period.written().toUpperCase(Locale.ROOT));
+        Matcher part =
+                Pattern.compile("(\\d+)([YMWD])").matcher(period.written().toUpperCase(Locale.ROOT));
         while (part.find()) {
             long amount = Long.parseLong(part.group(1));
             String unit = switch (part.group(2)) {

@@ -1,6 +1,7 @@
 package dipstick.core.wording;
 
 import dipstick.core.time.AgeSpan;
+import dipstick.core.time.AgeUnit;
 import dipstick.core.time.Window;
 import java.time.LocalDate;
 
@@ -24,9 +25,7 @@ final class WindowWords {
     }
 
     static String ages(AgeSpan ages) {
-        String unit = ages.unit() == dipstick.core.time.AgeUnit.YEARS
-                ? ""
-                : " " + ages.unit().word();
+        String unit = ages.unit() == AgeUnit.YEARS ? "" : " " + ages.unit().word();
         if (ages.from().isPresent() && ages.through().isPresent()) {
             return ages.from().getAsInt() + " to " + ages.through().getAsInt() + unit;
         }

@@ -1,5 +1,7 @@
 package dipstick.server.accounts;
 
+import java.io.IOException;
+
 import static org.springframework.http.HttpMethod.DELETE;
 import static org.springframework.http.HttpMethod.GET;
 import static org.springframework.http.HttpMethod.PUT;
@@ -76,7 +78,7 @@ class SecurityConfiguration {
         return http.build();
     }
 
-    private static void refuse(HttpServletResponse response, boolean mustWait) throws java.io.IOException {
+    private static void refuse(HttpServletResponse response, boolean mustWait) throws IOException {
         problem(
                 response,
                 HttpStatus.UNAUTHORIZED,
@@ -88,7 +90,7 @@ class SecurityConfiguration {
 
     /** A problem detail (RFC 9457) from where no controller is reached. The texts are ours and need no escaping. */
     private static void problem(HttpServletResponse response, HttpStatus status, String type, String detail)
-            throws java.io.IOException {
+            throws IOException {
         response.setStatus(status.value());
         response.setContentType("application/problem+json;charset=UTF-8");
         response.getWriter()

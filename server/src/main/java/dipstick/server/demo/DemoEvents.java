@@ -1,5 +1,7 @@
 package dipstick.server.demo;
 
+import java.util.Locale;
+
 import dipstick.core.records.EventRecord;
 import dipstick.core.time.DateRange;
 import java.time.LocalDate;
@@ -69,7 +71,7 @@ final class DemoEvents {
         String status = chance.percent(0.4) ? "entered-in-error" : details.status();
         String text = chance.percent(2)
                 ? ""
-                : chance.percent(3) ? name.text().toUpperCase(java.util.Locale.ROOT) : name.text();
+                : chance.percent(3) ? name.text().toUpperCase(Locale.ROOT) : name.text();
         return new EventRecord(
                 person.id() + "-" + ++number,
                 person.id(),

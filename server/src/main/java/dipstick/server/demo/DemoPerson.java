@@ -1,5 +1,8 @@
 package dipstick.server.demo;
 
+import java.time.Period;
+import java.util.Locale;
+
 import dipstick.core.records.FieldValue;
 import dipstick.core.records.PersonRecord;
 import dipstick.core.time.DateRange;
@@ -58,10 +61,10 @@ record DemoPerson(
         }
         status(values, moved && until.isBefore(today), died && until.isBefore(today), until, chance);
         if (!chance.percent(1.5)) {
-            text(values, "provider", chance.percent(4) ? provider.toUpperCase(java.util.Locale.ROOT) : provider);
+            text(values, "provider", chance.percent(4) ? provider.toUpperCase(Locale.ROOT) : provider);
         }
         if (!chance.percent(1)) {
-            text(values, "site", chance.percent(3) ? site.toLowerCase(java.util.Locale.ROOT) : site);
+            text(values, "site", chance.percent(3) ? site.toLowerCase(Locale.ROOT) : site);
         }
         contacts(values, number, chance);
         values.put("registered_on", new FieldValue.OfDate(DateRange.day(registered)));
@@ -75,7 +78,7 @@ record DemoPerson(
     }
 
     int ageOn(LocalDate day) {
-        return java.time.Period.between(birth, day).getYears();
+        return Period.between(birth, day).getYears();
     }
 
     boolean isSeenOn(LocalDate day) {

@@ -1,5 +1,7 @@
 package dipstick.server.records;
 
+import dipstick.server.web.SafeCell;
+
 import de.siegmar.fastcsv.writer.CsvWriter;
 import dipstick.core.records.RowProblem;
 import java.io.IOException;
@@ -24,8 +26,8 @@ final class ProblemsFile implements AutoCloseable {
     void add(RowProblem problem) {
         csv.writeRecord(
                 String.valueOf(problem.line()),
-                dipstick.server.web.SafeCell.of(problem.column()),
-                dipstick.server.web.SafeCell.of(problem.reason()));
+                SafeCell.of(problem.column()),
+                SafeCell.of(problem.reason()));
         if (first.size() < MOST_AT_HAND) {
             first.add(problem);
         }

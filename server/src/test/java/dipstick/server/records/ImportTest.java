@@ -1,5 +1,7 @@
 package dipstick.server.records;
 
+import dipstick.core.population.Column;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dipstick.core.population.Population;
@@ -154,7 +156,7 @@ class ImportTest {
     }
 
     private static String text(String person, String field) {
-        var column = (dipstick.core.population.Column.OfText)
+        var column = (Column.OfText)
                 population().column(population().personFields().find(field).orElseThrow());
         return column.writtenAt(population().find(person).orElseThrow());
     }

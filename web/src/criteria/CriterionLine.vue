@@ -31,6 +31,9 @@ const menu = useTemplateRef('menu')
 const shown = computed(() => level.left)
 const ghost = computed(() => before?.left?.yes)
 
+/** Of what should be on record nobody falls: some lack it. */
+const fellWord = computed(() => (level.section === 'SHOULD_HAVE' ? 'lack it' : 'fell'))
+
 const alone = computed(() =>
   level.alone
     ? `Alone: yes for ${count(level.alone.yes)}, can’t tell for ${count(level.alone.unsure)}`
@@ -74,7 +77,10 @@ function onKey(event: KeyboardEvent) {
 }
 
 function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
-  const words = { LEFT: 'Left after', MAYBE_LEFT: "Can't tell after", FELL: 'Fell at' }[part]
+  const words =
+    level.section === 'SHOULD_HAVE'
+      ? { LEFT: 'Meet', MAYBE_LEFT: 'Can’t tell at', FELL: 'Lack' }[part]
+      : { LEFT: 'Left after', MAYBE_LEFT: 'Can’t tell after', FELL: 'Fell at' }[part]
   emit('who', { part, criterion: criterion.id, title: `${words} “${criterion.id}”` })
 }
 </script>
@@ -122,7 +128,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
       title="Who was left before this criterion, and is not after it"
       @click="whoLeft('FELL')"
     >
-      {{ count(level.fell) }} fell
+      {{ count(level.fell) }} {{ fellWord }}
     </button>
     <span v-else />
     <button

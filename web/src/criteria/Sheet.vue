@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
-import { Stick, count, percent } from '@/stick'
+import { Stick, count } from '@/stick'
 import Button from 'primevue/button'
-import InputNumber from 'primevue/inputnumber'
 import Menu from 'primevue/menu'
 import Popover from 'primevue/popover'
 import Select from 'primevue/select'
@@ -29,9 +28,12 @@ import {
 } from './document'
 import { NEW_TESTS, type NewTest } from './newTests'
 import { getAt, setAt } from './pointer'
+import { ruleAsJson, ruleOf } from './editors/rule'
+import RuleInput from './editors/RuleInput.vue'
+import SheetResult from './SheetResult.vue'
 import SlotEditor from './SlotEditor.vue'
 import TermSetDialog from './TermSetDialog.vue'
-import { ON_LIST, type Behind } from './who'
+import type { Behind } from './who'
 
 /** The sheet of sentences with the stick through it. */
 const { document, levels, before, findings, vocabulary, asOf } = defineProps<{
@@ -245,29 +247,13 @@ function turned(test: JsonObject): JsonObject {
 }
 
 // What is asked of the should-have section, and whom the set is about.
-const rule = computed(() => (document.shouldHave as JsonObject | undefined)?.rule ?? 'any')
-const ruleForm = computed(() => (typeof rule.value === 'string' ? rule.value : 'atLeast'))
-const ruleNumber = computed(() => {
-  const number = typeof rule.value === 'object' ? (rule.value as JsonObject).atLeast : 1
-  return typeof number === 'number' ? number : 1
+const rule = computed({
+  get: () => ruleOf((document.shouldHave as JsonObject | undefined)?.rule),
+  set: (next) => {
+    const shouldHave = { ...(document.shouldHave as JsonObject), rule: ruleAsJson(next) }
+    emit('change', { ...document, shouldHave }, 'rule')
+  },
 })
-const RULES = [
-  { rule: 'any', name: 'any of these' },
-  { rule: 'all', name: 'all of these' },
-  { rule: 'atLeast', name: 'at least … of these' },
-]
-
-function setRule(form: string, number: number) {
-  const next = form === 'atLeast' ? { atLeast: number } : form
-  emit(
-    'change',
-    {
-      ...document,
-      shouldHave: { ...(document.shouldHave as JsonObject), rule: next },
-    },
-    'rule',
-  )
-}
 
 const POPULATIONS = [
   { population: 'living', name: 'everybody living' },
@@ -351,27 +337,11 @@ function saveTermSet(saved: TermSet) {
     <section v-for="{ section, criteria } in sections" :key="section" :aria-label="NAMES[section]">
       <header @dragover.prevent @drop.prevent="drop({ section, index: criteria.length }, $event)">
         <h2>{{ NAMES[section] }}</h2>
-        <template v-if="section === 'SHOULD_HAVE' && criteria.length">
-          <Select
-            :model-value="ruleForm"
-            :options="RULES"
-            option-label="name"
-            option-value="rule"
-            size="small"
-            aria-label="How much of it is enough"
-            @update:model-value="setRule($event, ruleNumber)"
-          />
-          <InputNumber
-            v-if="ruleForm === 'atLeast'"
-            :model-value="ruleNumber"
-            :min="0"
-            :allow-empty="false"
-            size="small"
-            aria-label="At least how many"
-            :input-style="{ width: '54px' }"
-            @input="setRule('atLeast', Number($event.value ?? 0))"
-          />
-        </template>
+        <RuleInput
+          v-if="section === 'SHOULD_HAVE' && criteria.length"
+          v-model="rule"
+          label="How much of it is enough"
+        />
         <Button
           size="small"
           text
@@ -418,40 +388,13 @@ function saveTermSet(saved: TermSet) {
       </ul>
     </section>
 
-    <footer v-if="levels" class="bar result">
-      <Stick
-        :value="levels.list.yes"
-        :unsure="levels.list.unsure"
-        :total="levels.people"
-        :ghost="before?.list.yes"
-        :width="96"
-      />
-      <div class="sides">
-        <p>
-          <button class="word" @click="emit('who', { part: 'ELIGIBLE', title: 'Eligible' })">
-            {{ count(levels.eligible.yes) }} eligible</button
-          ><template v-if="document.shouldHave"
-            >, of whom
-            <button class="word" @click="emit('who', { part: 'HAS', title: 'Have it' })">
-              {{ count(levels.has.yes) }} have it
-            </button>
-            ({{ percent(levels.has.yes, levels.eligible.yes) }})</template
-          >.
-        </p>
-        <p>
-          <button class="word big" data-level="list" @click="emit('who', ON_LIST)">
-            {{ count(levels.list.yes) }} on the list</button
-          >,
-          <button
-            class="word"
-            data-level="check"
-            @click="emit('who', { part: 'TO_CHECK', title: 'Can’t tell' })"
-          >
-            {{ count(levels.list.unsure) }} can’t tell
-          </button>
-        </p>
-      </div>
-    </footer>
+    <SheetResult
+      v-if="levels"
+      :levels="levels"
+      :before="before"
+      :asks-for-something="document.shouldHave !== undefined"
+      @who="emit('who', $event)"
+    />
 
     <Menu ref="addMenu" :model="addItems" popup />
     <Popover ref="popover">
@@ -527,8 +470,7 @@ header > :last-child {
   text-align: right;
 }
 
-.numbers .word,
-.sides .word {
+.numbers .word {
   min-height: 26px;
 }
 
@@ -547,20 +489,6 @@ header > :last-child {
 .waiting {
   min-height: 30px;
   padding-left: 106px;
-}
-
-.result {
-  grid-template-columns: 96px 1fr;
-  border-top: 2px solid var(--ink);
-}
-
-.sides p {
-  margin: 2px 0;
-}
-
-.big {
-  font-size: 1.15rem;
-  font-weight: 600;
 }
 
 .slot {

@@ -1,52 +1,29 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputNumber from 'primevue/inputnumber'
-import Select from 'primevue/select'
 import { computed } from 'vue'
-import type { Json, JsonObject } from '../document'
-import { NEW_TESTS } from '../newTests'
+import type { JsonObject } from '../document'
+import { NEW_TESTS, type NewTest } from '../newTests'
+import { groupAsJson, groupOf } from './rule'
+import RuleInput from './RuleInput.vue'
 
 /** A group: its rule, and its parts, which are changed where they stand. */
 const group = defineModel<JsonObject>({ required: true })
 
-const RULES = [
-  { rule: 'all', name: 'all of these' },
-  { rule: 'any', name: 'any of these' },
-  { rule: 'atLeast', name: 'at least … of these' },
-]
+const rule = computed({
+  get: () => groupOf(group.value).rule,
+  set: (next) => {
+    group.value = groupAsJson(next, groupOf(group.value).parts)
+  },
+})
 
-const rule = computed(() => RULES.find((one) => one.rule in group.value)?.rule ?? 'all')
-const parts = computed(
-  () => (group.value[rule.value === 'atLeast' ? 'of' : rule.value] ?? []) as Json[],
-)
-const number = computed(() => (typeof group.value.atLeast === 'number' ? group.value.atLeast : 1))
-
-function set(nextRule: string, of: Json[], atLeast: number) {
-  group.value = nextRule === 'atLeast' ? { atLeast, of } : { [nextRule]: of }
+function add(one: NewTest) {
+  group.value = groupAsJson(rule.value, [...groupOf(group.value).parts, one.test()])
 }
 </script>
 
 <template>
   <div class="group">
-    <div class="row">
-      <Select
-        :model-value="rule"
-        :options="RULES"
-        option-label="name"
-        option-value="rule"
-        aria-label="Rule of the group"
-        @update:model-value="set($event, parts, number)"
-      />
-      <InputNumber
-        v-if="rule === 'atLeast'"
-        :model-value="number"
-        :min="0"
-        :allow-empty="false"
-        aria-label="At least how many"
-        input-class="amount"
-        @input="set(rule, parts, Number($event.value ?? 0))"
-      />
-    </div>
+    <div class="row"><RuleInput v-model="rule" label="Rule of the group" /></div>
     <div class="row">
       <span>Add to it:</span>
       <Button
@@ -55,7 +32,7 @@ function set(nextRule: string, of: Json[], atLeast: number) {
         size="small"
         text
         :label="one.name"
-        @click="set(rule, [...parts, one.test()], number)"
+        @click="add(one)"
       />
     </div>
   </div>
@@ -73,9 +50,5 @@ function set(nextRule: string, of: Json[], atLeast: number) {
   flex-wrap: wrap;
   gap: 6px;
   align-items: center;
-}
-
-.row :deep(.amount) {
-  width: 62px;
 }
 </style>

@@ -1,7 +1,5 @@
 package dipstick.e2e;
 
-import org.openqa.selenium.Keys;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
@@ -15,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
 
 /**
  * The demo as a visitor sees it. With {@code -Dscreenshots=true} the pictures of its main views are kept in

@@ -1,8 +1,5 @@
 package dipstick.e2e;
 
-import java.util.Locale;
-import org.openqa.selenium.By;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
@@ -10,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -19,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import tools.jackson.databind.JsonNode;
@@ -235,13 +234,10 @@ class MainJobIT {
 
     private void tick(String words) {
         browser.until(page -> browser.findAll(".found .term").stream()
-                .filter(term -> term.getText()
-                        .toLowerCase(Locale.ROOT)
-                        .contains(words.toLowerCase(Locale.ROOT)))
+                .filter(term -> term.getText().toLowerCase(Locale.ROOT).contains(words.toLowerCase(Locale.ROOT)))
                 .findFirst()
                 .map(term -> {
-                    term.findElement(By.cssSelector("input"))
-                            .click();
+                    term.findElement(By.cssSelector("input")).click();
                     return true;
                 })
                 .orElse(null));

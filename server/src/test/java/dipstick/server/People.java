@@ -3,7 +3,9 @@ package dipstick.server;
 import dipstick.server.RunningServer.Visitor;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Role;
+import java.nio.charset.StandardCharsets;
 import java.util.concurrent.atomic.AtomicInteger;
+import tools.jackson.databind.JsonNode;
 
 /** Signed-in people of each role. */
 public final class People {
@@ -17,6 +19,22 @@ public final class People {
 
     public static Visitor caller() throws Exception {
         return signedIn(Role.CALLER);
+    }
+
+    /** Brings a file in and waits until it is taken. */
+    public static JsonNode bringIn(Visitor coordinator, String kind, String file) throws Exception {
+        byte[] bytes = file.getBytes(StandardCharsets.UTF_8);
+        String address = "/api/imports/"
+                + coordinator.upload(kind, bytes).json().get("id").asString();
+        JsonNode view = coordinator.get(address).json();
+        while (!view.get("stage").asString().equals("TAKEN")) {
+            if (view.get("stage").asString().equals("CHECKED")) {
+                coordinator.post(address + "/take", "");
+            }
+            Thread.sleep(20);
+            view = coordinator.get(address).json();
+        }
+        return view;
     }
 
     private static Visitor signedIn(Role role) throws Exception {

@@ -62,9 +62,9 @@ final class TextDictionary {
         int[] counts = new int[compared.size()];
         spellings.forEach((text, spelling) -> {
             boolean more = spelling.count > counts[spelling.code];
-            boolean firstOfEqual =
-                    spelling.count == counts[spelling.code] && text.compareTo(written[spelling.code]) < 0;
-            if (spelling.code != Codes.MISSING && (more || firstOfEqual)) {
+            // Of two as frequent the one that shouts less: small letters come after capitals.
+            boolean quieter = spelling.count == counts[spelling.code] && text.compareTo(written[spelling.code]) > 0;
+            if (spelling.code != Codes.MISSING && (more || quieter)) {
                 counts[spelling.code] = spelling.count;
                 written[spelling.code] = text;
             }

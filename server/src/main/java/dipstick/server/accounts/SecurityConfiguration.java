@@ -1,7 +1,5 @@
 package dipstick.server.accounts;
 
-import java.io.IOException;
-
 import static org.springframework.http.HttpMethod.DELETE;
 import static org.springframework.http.HttpMethod.GET;
 import static org.springframework.http.HttpMethod.PUT;
@@ -9,6 +7,7 @@ import static org.springframework.http.HttpMethod.PUT;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;

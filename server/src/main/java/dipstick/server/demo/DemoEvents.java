@@ -1,12 +1,11 @@
 package dipstick.server.demo;
 
-import java.util.Locale;
-
 import dipstick.core.records.EventRecord;
 import dipstick.core.time.DateRange;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
@@ -69,9 +68,7 @@ final class DemoEvents {
         boolean harbour = person.site().startsWith("Harbour");
         DemoTerm.Name name = !old ? term.sinceTheMerge() : harbour ? term.atHarbourRow() : term.atMillLane();
         String status = chance.percent(0.4) ? "entered-in-error" : details.status();
-        String text = chance.percent(2)
-                ? ""
-                : chance.percent(3) ? name.text().toUpperCase(Locale.ROOT) : name.text();
+        String text = chance.percent(2) ? "" : chance.percent(3) ? name.text().toUpperCase(Locale.ROOT) : name.text();
         return new EventRecord(
                 person.id() + "-" + ++number,
                 person.id(),

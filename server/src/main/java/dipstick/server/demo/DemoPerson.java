@@ -1,14 +1,13 @@
 package dipstick.server.demo;
 
-import java.time.Period;
-import java.util.Locale;
-
 import dipstick.core.records.FieldValue;
 import dipstick.core.records.PersonRecord;
 import dipstick.core.time.DateRange;
 import java.time.LocalDate;
+import java.time.Period;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 

@@ -1,9 +1,8 @@
 package dipstick.server.records;
 
-import dipstick.server.web.SafeCell;
-
 import de.siegmar.fastcsv.writer.CsvWriter;
 import dipstick.core.records.RowProblem;
+import dipstick.server.web.SafeCell;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -24,10 +23,7 @@ final class ProblemsFile implements AutoCloseable {
     }
 
     void add(RowProblem problem) {
-        csv.writeRecord(
-                String.valueOf(problem.line()),
-                SafeCell.of(problem.column()),
-                SafeCell.of(problem.reason()));
+        csv.writeRecord(String.valueOf(problem.line()), SafeCell.of(problem.column()), SafeCell.of(problem.reason()));
         if (first.size() < MOST_AT_HAND) {
             first.add(problem);
         }

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Visitor;
-import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.util.ArrayList;
@@ -20,20 +19,7 @@ class AuditLogTest {
         String document = """
                 {"format": "dipstick-criteria/1", "id": "watched", "name": "Watched", "include": []}""";
         coordinator.put("/api/criteria/watched", document, "");
-        String id = coordinator
-                .upload("PEOPLE", "id\nwatched-person\n".getBytes(StandardCharsets.UTF_8))
-                .json()
-                .get("id")
-                .asString();
-        while (!coordinator
-                .get("/api/imports/" + id)
-                .json()
-                .get("stage")
-                .asString()
-                .equals("TAKEN")) {
-            coordinator.post("/api/imports/" + id + "/take", "");
-            Thread.sleep(20);
-        }
+        People.bringIn(coordinator, "PEOPLE", "id\nwatched-person\n");
         coordinator.get("/api/lists/watched");
         coordinator.get("/api/lists/watched/csv");
         coordinator.get("/api/lists/watched/people/watched-person");

@@ -1,9 +1,8 @@
 package dipstick.server.records;
 
-import dipstick.core.population.Column;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dipstick.core.population.Column;
 import dipstick.core.population.Population;
 import dipstick.server.People;
 import dipstick.server.RunningServer;
@@ -124,13 +123,8 @@ class ImportTest {
         assertThat(population().find("after-the-view")).isPresent();
     }
 
-    private JsonNode take(String kind, String file) throws Exception {
-        String id = check(kind, file.getBytes(StandardCharsets.UTF_8)).get("id").asString();
-        assertThat(coordinator.post("/api/imports/" + id + "/take", "").status())
-                .isEqualTo(200);
-        JsonNode taken = settled(id);
-        assertThat(taken.get("stage").asString()).isEqualTo("TAKEN");
-        return taken;
+    private static JsonNode take(String kind, String file) throws Exception {
+        return People.bringIn(coordinator, kind, file);
     }
 
     private JsonNode check(String kind, byte[] file) throws Exception {

@@ -1,0 +1,94 @@
+package dipstick.server.criteria;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dipstick.server.People;
+import dipstick.server.RunningServer.Visitor;
+import java.util.HashSet;
+import java.util.Set;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Every number of the sheet opens to just as many people. */
+class WhoTest {
+    private static final int PEOPLE = 450;
+
+    private static final String DRAFT = ("{'settings': {}, 'asOf': '2026-11-23', 'document': {"
+                    + "'format': 'dipstick-criteria/1', 'id': 'who', 'name': 'Who',"
+                    + "'include': [{'id': 'mine', 'test': {'field': 'id', 'startsWith': 'who-'}},"
+                    + "            {'id': 'old', 'test': {'age': {'from': 50}}}],"
+                    + "'exclude': [{'id': 'gone', 'test': {'field': 'status', 'in': ['moved away']}}],"
+                    + "'shouldHave': {'rule': 'any', 'of': [{'id': 'seen', 'test': {'events': {'kinds': ['visit']}}}]}}}")
+            .replace('\'', '"');
+
+    private static Visitor coordinator;
+    private static JsonNode levels;
+
+    @BeforeAll
+    static void start() throws Exception {
+        coordinator = People.coordinator();
+        StringBuilder people = new StringBuilder("id,family_name,birth_date,status\n");
+        StringBuilder events = new StringBuilder("id,person_id,kind,on\n");
+        for (int i = 0; i < PEOPLE; i++) {
+            String birth = i % 7 == 0 ? "" : String.valueOf(1930 + i % 80);
+            people.append("who-%03d,Name %d,%s,%s%n".formatted(i, i % 10, birth, i % 5 == 0 ? "moved away" : "active"));
+            if (i % 3 == 0) {
+                events.append("who-e%d,who-%03d,visit,2026%n".formatted(i, i));
+            }
+        }
+        People.bringIn(coordinator, "PEOPLE", people.toString());
+        People.bringIn(coordinator, "EVENTS", events.toString());
+        levels = coordinator.post("/api/bench", DRAFT).json().get("levels");
+    }
+
+    @Test
+    void the_numbers_of_the_list_open_to_their_people() throws Exception {
+        assertOpens("ON_LIST", "", levels.at("/list/yes"));
+        assertOpens("TO_CHECK", "", levels.at("/list/unsure"));
+        assertOpens("ELIGIBLE", "", levels.at("/eligible/yes"));
+        assertOpens("HAS", "", levels.at("/has/yes"));
+        assertOpens("POPULATION", "", levels.at("/people"));
+    }
+
+    @Test
+    void the_numbers_of_each_criterion_open_to_their_people() throws Exception {
+        for (JsonNode criterion : levels.get("criteria")) {
+            String id = criterion.get("id").asString();
+            assertOpens("LEFT", id, criterion.at("/left/yes"));
+            assertOpens("MAYBE_LEFT", id, criterion.at("/left/unsure"));
+            assertOpens("FELL", id, criterion.get("fell"));
+        }
+    }
+
+    @Test
+    void many_people_come_in_pages_that_miss_and_repeat_nobody() throws Exception {
+        Set<String> seen = new HashSet<>();
+        String after = "";
+        int pages = 0;
+        do {
+            JsonNode page = ask("LEFT", "mine", after);
+            page.get("people")
+                    .forEach(person ->
+                            assertThat(seen.add(person.get("id").asString())).isTrue());
+            after = page.path("after").asString("");
+            pages++;
+        } while (!after.isEmpty());
+        assertThat(seen).hasSize(PEOPLE);
+        assertThat(pages).isEqualTo(3);
+    }
+
+    private static void assertOpens(String part, String criterion, JsonNode number) throws Exception {
+        JsonNode page = ask(part, criterion, "");
+        assertThat(page.get("total").asInt()).as(part + " " + criterion).isEqualTo(number.asInt());
+        assertThat(page.get("people").size()).isEqualTo(Math.min(200, number.asInt()));
+    }
+
+    private static JsonNode ask(String part, String criterion, String after) throws Exception {
+        String more = (criterion.isEmpty() ? "" : ", \"criterion\": \"" + criterion + "\"")
+                + (after.isEmpty() ? "" : ", \"after\": \"" + after + "\"");
+        return coordinator
+                .post("/api/bench/who", "{\"draft\": " + DRAFT + ", \"part\": \"" + part + "\"" + more + "}")
+                .json();
+    }
+}

@@ -30,7 +30,7 @@ final class Import {
 
         record Taken(FileCheck check, Changes changes, int unknownPeople) implements State {}
 
-        /** Nothing was changed. */
+        /** The reason says whether anything was changed. */
         record Failed(String reason) implements State {}
     }
 

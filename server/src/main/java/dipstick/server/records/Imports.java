@@ -44,6 +44,13 @@ import org.springframework.util.FileSystemUtils;
 class Imports {
     private static final Logger LOG = LoggerFactory.getLogger(Imports.class);
 
+    private static final String NOTHING_TAKEN = "Something went wrong on our side while the file was read. Nothing of"
+            + " it was taken; what was there before is kept. Try again.";
+
+    private static final String TAKEN_BUT_NOT_READY = "The file was taken and is kept, but something went wrong on our"
+            + " side while its records were made ready. They count after the next file, or once the server is started"
+            + " again.";
+
     private final RecordsWriter writer;
     private final ImportLogMapper log;
     private final Views views;
@@ -145,32 +152,42 @@ class Imports {
             one.become(
                     new Import.State.Checked(new FileCheck(good[0], problems.lines(), problems.first(), unreadable)));
         } catch (IOException | RuntimeException failure) {
-            failed(one, failure);
+            failed(one, failure, NOTHING_TAKEN);
         }
     }
 
     private void takeNow(Import one, String who) {
+        Import.State.Taken taken;
         try {
             // Before the transaction, in which only the writer may use MyBatis.
             Fields known = views.fields();
-            Import.State.Taken taken = transaction.execute(_ -> write(one, known));
+            taken = transaction.execute(_ -> write(one, known));
+        } catch (RuntimeException failure) {
+            failed(one, failure, NOTHING_TAKEN);
+            return;
+        }
+        try {
             events.publishEvent(new RecordsChanged());
-            audit.record(who, Act.RECORDS_BROUGHT_IN, one.fileName());
-            log.insert(new ImportLogMapper.Entry(
-                    today.now(),
-                    who,
-                    one.kind().name(),
-                    one.fileName(),
-                    taken.changes().newRows(),
-                    taken.changes().changedRows(),
-                    taken.changes().unchangedRows(),
-                    taken.check().badLines(),
-                    taken.unknownPeople()));
+            logTaken(one, taken, who);
             one.become(taken);
             Files.deleteIfExists(one.file());
         } catch (IOException | RuntimeException failure) {
-            failed(one, failure);
+            failed(one, failure, TAKEN_BUT_NOT_READY);
         }
+    }
+
+    private void logTaken(Import one, Import.State.Taken taken, String who) {
+        audit.record(who, Act.RECORDS_BROUGHT_IN, one.fileName());
+        log.insert(new ImportLogMapper.Entry(
+                today.now(),
+                who,
+                one.kind().name(),
+                one.fileName(),
+                taken.changes().newRows(),
+                taken.changes().changedRows(),
+                taken.changes().unchangedRows(),
+                taken.check().badLines(),
+                taken.unknownPeople()));
     }
 
     private Import.State.Taken write(Import one, Fields known) {
@@ -230,11 +247,9 @@ class Imports {
         return new BufferedInputStream(new CountingInputStream(Files.newInputStream(one.file()), progress), 1 << 16);
     }
 
-    private static void failed(Import one, Exception failure) {
+    private static void failed(Import one, Exception failure, String reason) {
         LOG.error("Bringing in {} failed", one.fileName(), failure);
-        one.become(new Import.State.Failed(
-                "Something went wrong on our side while the file was read. Nothing of it was taken; what was there"
-                        + " before is kept. Try again."));
+        one.become(new Import.State.Failed(reason));
     }
 
     @PreDestroy

@@ -15,6 +15,7 @@ import dipstick.core.time.Window;
 import dipstick.core.wording.DayWords;
 import dipstick.core.wording.FieldWords;
 import dipstick.core.wording.SelectionWords;
+import dipstick.core.wording.ValueWords;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -79,14 +80,7 @@ public final class Explainer {
         if (code == Codes.MISSING) {
             return name + " is blank.";
         }
-        String value = switch (column) {
-            case Column.OfText texts -> texts.writtenAt(person);
-            case Column.OfNumber numbers -> FieldWords.number(numbers.numbers().get(code));
-            case Column.OfDate dates -> DayWords.date(dates.days().get(code));
-            case Column.OfFlag _ -> code == Column.OfFlag.TRUE ? "yes" : "no";
-            case Column.OfTexts _ -> throw new IllegalStateException("No person field holds several texts");
-        };
-        return name + " is " + value + ".";
+        return name + " is " + ValueWords.of(column, code) + ".";
     }
 
     private String ofAge(Test.Age age) {

@@ -4,11 +4,12 @@ import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.BenchAnswer.Finding;
 import dipstick.server.criteria.WhoPage.Part;
 import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PersonView;
-import dipstick.server.practice.Today;
 import dipstick.server.web.Problems;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
@@ -32,13 +33,13 @@ class BenchController {
     private final CriteriaSets sets;
     private final Evaluators evaluators;
     private final PeopleReader people;
-    private final Today today;
+    private final AuditLog audit;
 
-    BenchController(CriteriaSets sets, Evaluators evaluators, PeopleReader people, Today today) {
+    BenchController(CriteriaSets sets, Evaluators evaluators, PeopleReader people, AuditLog audit) {
         this.sets = sets;
         this.evaluators = evaluators;
         this.people = people;
-        this.today = today;
+        this.audit = audit;
     }
 
     /**
@@ -76,6 +77,7 @@ class BenchController {
     WhoPage who(@Valid @RequestBody WhoRequest request) {
         Evaluator evaluator = evaluator(request.draft());
         Reading reading = evaluator.read(valid(request.draft(), evaluator));
+        audit.record(Act.PEOPLE_LISTED, request.part() + " of " + reading.set().id() + " as of " + evaluator.asOf());
         return WhoPage.of(evaluator, reading, request.part(), request.criterion(), request.after());
     }
 
@@ -87,7 +89,7 @@ class BenchController {
     }
 
     private Evaluator evaluator(Draft draft) {
-        return evaluators.asOf(draft.asOf().orElseGet(today::day));
+        return evaluators.asOf(draft.asOf());
     }
 
     private CriteriaSet read(Draft draft, Evaluator evaluator) throws InvalidCriteria {

@@ -1,11 +1,13 @@
 package dipstick.server.criteria;
 
 import dipstick.core.evaluate.Evaluator;
+import dipstick.server.practice.Today;
 import dipstick.server.records.View;
 import dipstick.server.records.Views;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 
 /** Keeps the evaluators of the days that are looked at, each with its answers, while their view is the current one. */
@@ -15,6 +17,7 @@ public class Evaluators {
     private static final int MOST_DAYS = 32;
 
     private final Views views;
+    private final Today today;
     private long version = -1;
     private final Map<LocalDate, Evaluator> byDay = new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
@@ -25,17 +28,22 @@ public class Evaluators {
         }
     };
 
-    Evaluators(Views views) {
+    Evaluators(Views views, Today today) {
         this.views = views;
+        this.today = today;
     }
 
-    /** The evaluator of the records as they are now, which it keeps to its end. */
-    public synchronized Evaluator asOf(LocalDate day) {
+    /**
+     * The evaluator of the records as they are now, which it keeps to its end.
+     *
+     * @param day the practice's today where there is none
+     */
+    public synchronized Evaluator asOf(Optional<LocalDate> day) {
         View view = views.current();
         if (view.version() != version) {
             byDay.clear();
             version = view.version();
         }
-        return byDay.computeIfAbsent(day, asOf -> new Evaluator(view.population(), asOf));
+        return byDay.computeIfAbsent(day.orElseGet(today::day), asOf -> new Evaluator(view.population(), asOf));
     }
 }

@@ -11,7 +11,6 @@ import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PersonView;
-import dipstick.server.practice.Today;
 import dipstick.server.web.Problems;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
@@ -33,18 +32,19 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/lists")
 class ListController {
+    private static final String WRONG =
+            "This set does not fit the records any more, so it has no list. Open it in Criteria to see what is wrong.";
+
     private final CriteriaSets sets;
     private final Evaluators evaluators;
     private final PeopleReader people;
     private final AuditLog audit;
-    private final Today today;
 
-    ListController(CriteriaSets sets, Evaluators evaluators, PeopleReader people, AuditLog audit, Today today) {
+    ListController(CriteriaSets sets, Evaluators evaluators, PeopleReader people, AuditLog audit) {
         this.sets = sets;
         this.evaluators = evaluators;
         this.people = people;
         this.audit = audit;
-        this.today = today;
     }
 
     /**
@@ -65,14 +65,14 @@ class ListController {
 
     @GetMapping
     List<ListSummary> all() {
-        Evaluator evaluator = evaluators.asOf(today.day());
+        Evaluator evaluator = evaluators.asOf(Optional.empty());
         return sets.all().stream().map(set -> summary(set, evaluator)).toList();
     }
 
     @GetMapping("/{id}")
     ListPage list(@PathVariable String id, @RequestParam Optional<LocalDate> asOf) {
         SavedSet saved = sets.get(id);
-        Evaluator evaluator = evaluators.asOf(asOf.orElseGet(today::day));
+        Evaluator evaluator = evaluators.asOf(asOf);
         CriteriaSet set = read(saved, evaluator);
         audit.record(Act.LIST_READ, id);
         return new ListPage(id, saved.name(), set.purpose(), evaluator.asOf().toString(), rows(evaluator, set));
@@ -80,7 +80,7 @@ class ListController {
 
     @GetMapping(value = "/{id}/csv", produces = "text/csv")
     ResponseEntity<byte[]> csv(@PathVariable String id, @RequestParam Optional<LocalDate> asOf) {
-        Evaluator evaluator = evaluators.asOf(asOf.orElseGet(today::day));
+        Evaluator evaluator = evaluators.asOf(asOf);
         String csv = ListCsv.of(rows(evaluator, read(sets.get(id), evaluator)));
         audit.record(Act.LIST_EXPORTED, id + " as of " + evaluator.asOf());
         return ResponseEntity.ok()
@@ -97,7 +97,7 @@ class ListController {
     /** Somebody on a list, with the reasons. */
     @GetMapping("/{id}/people/{person}")
     PersonView person(@PathVariable String id, @PathVariable String person, @RequestParam Optional<LocalDate> asOf) {
-        Evaluator evaluator = evaluators.asOf(asOf.orElseGet(today::day));
+        Evaluator evaluator = evaluators.asOf(asOf);
         return people.read(person, evaluator, read(sets.get(id), evaluator));
     }
 
@@ -125,9 +125,6 @@ class ListController {
             return new ListSummary(saved.id(), saved.name(), "", 0, 0, 0, 0, false, WRONG);
         }
     }
-
-    private static final String WRONG =
-            "This set does not fit the records any more, so it has no list. Open it in Criteria to see what is wrong.";
 
     private CriteriaSet read(SavedSet saved, Evaluator evaluator) {
         try {

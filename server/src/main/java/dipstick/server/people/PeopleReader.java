@@ -21,6 +21,7 @@ import dipstick.core.time.Window;
 import dipstick.core.wording.DayWords;
 import dipstick.core.wording.FieldWords;
 import dipstick.core.wording.SentencePrinter;
+import dipstick.core.wording.ValueWords;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.people.PersonView.Bracket;
@@ -110,23 +111,10 @@ public class PeopleReader {
             Column column = population.column(field);
             int code = column.codes().get(person);
             if (code != Codes.MISSING) {
-                details.add(new Detail(FieldWords.name(field.name()), value(column, code)));
+                details.add(new Detail(FieldWords.name(field.name()), ValueWords.of(column, code)));
             }
         }
         return details;
-    }
-
-    private static String value(Column column, int code) {
-        return switch (column) {
-            case Column.OfText texts -> texts.written().get(code);
-            case Column.OfNumber numbers -> FieldWords.number(numbers.numbers().get(code));
-            case Column.OfDate dates -> DayWords.date(dates.days().get(code));
-            case Column.OfFlag _ -> code == Column.OfFlag.TRUE ? "yes" : "no";
-            case Column.OfTexts texts ->
-                String.join(
-                        "; ",
-                        texts.sets().get(code).stream().map(texts.words()::get).toList());
-        };
     }
 
     /** Latest first; undated ones last. */

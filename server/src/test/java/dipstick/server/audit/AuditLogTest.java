@@ -27,6 +27,10 @@ class AuditLogTest {
                 "/api/bench/person",
                 "{\"person\": \"watched-person\", \"draft\": {\"settings\": {}, \"document\": " + document + "}}");
 
+        coordinator.post(
+                "/api/bench/who",
+                "{\"part\": \"ON_LIST\", \"draft\": {\"settings\": {}, \"document\": " + document + "}}");
+
         assertThat(entries())
                 .containsSubsequence(
                         "SIGNED_IN",
@@ -35,7 +39,8 @@ class AuditLogTest {
                         "LIST_READ watched",
                         "PERSON_READ watched-person",
                         "PERSON_READ watched-person")
-                .anyMatch(entry -> entry.startsWith("LIST_EXPORTED watched as of "));
+                .anyMatch(entry -> entry.startsWith("LIST_EXPORTED watched as of "))
+                .anyMatch(entry -> entry.startsWith("PEOPLE_LISTED ON_LIST of watched as of "));
     }
 
     private static List<String> entries() throws Exception {

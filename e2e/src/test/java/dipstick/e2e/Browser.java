@@ -168,8 +168,15 @@ final class Browser implements AutoCloseable {
         until(page -> !has(css));
     }
 
-    /** What axe finds that is serious or critical, in words. */
+    /**
+     * What axe finds that is serious or critical, in words. Waits until nothing moves and no message is shown that may
+     * go meanwhile: what is half faded has no contrast that could be judged.
+     */
     List<String> graveViolations() {
+        awaitGone(".p-toast-message");
+        until(page -> run("return document.getAnimations().every(it =>"
+                        + " it.playState !== 'running' || it.effect.getComputedTiming().endTime === Infinity)")
+                .equals(true));
         return new AxeBuilder()
                         .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
                         .analyze(driver)

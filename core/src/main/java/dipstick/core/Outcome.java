@@ -5,12 +5,27 @@ package dipstick.core;
  * criteria.md section 3).
  */
 public enum Outcome {
-    NO,
-    UNSURE,
-    YES;
+    NO(0),
+    UNSURE(1),
+    YES(2);
+
+    private final byte rank;
+
+    Outcome(int rank) {
+        this.rank = (byte) rank;
+    }
 
     public static Outcome of(boolean answer) {
         return answer ? YES : NO;
+    }
+
+    /** As a small number for columns of outcomes: 0 for no, 1 for can't tell, 2 for yes. And is the least of them. */
+    public byte rank() {
+        return rank;
+    }
+
+    public static Outcome ofRank(int rank) {
+        return rank == 0 ? NO : rank == 1 ? UNSURE : YES;
     }
 
     public Outcome not() {

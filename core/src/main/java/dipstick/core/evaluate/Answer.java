@@ -17,14 +17,6 @@ public record Answer(BitSet yes, BitSet unsure) {
         return new Answer(range(people), new BitSet());
     }
 
-    static Answer of(Outcome outcome, int people) {
-        return switch (outcome) {
-            case YES -> everybody(people);
-            case UNSURE -> new Answer(new BitSet(), range(people));
-            case NO -> nobody();
-        };
-    }
-
     public Outcome of(int person) {
         return yes.get(person) ? Outcome.YES : unsure.get(person) ? Outcome.UNSURE : Outcome.NO;
     }
@@ -89,25 +81,19 @@ public record Answer(BitSet yes, BitSet unsure) {
 
     /** Yes for those with {@code count} or more yes answers, no for those who cannot reach it. */
     static Answer atLeast(int count, List<Answer> answers, int people) {
-        int[] certain = new int[people];
-        int[] possible = new int[people];
+        BitTally certain = new BitTally();
+        BitTally possible = new BitTally();
         for (Answer answer : answers) {
-            answer.yes.stream().forEach(person -> certain[person]++);
-            answer.possible().stream().forEach(person -> possible[person]++);
+            certain.add(answer.yes);
+            possible.add(answer.possible());
         }
-        BitSet yes = new BitSet(people);
-        BitSet unsure = new BitSet(people);
-        for (int person = 0; person < people; person++) {
-            if (certain[person] >= count) {
-                yes.set(person);
-            } else if (possible[person] >= count) {
-                unsure.set(person);
-            }
-        }
+        BitSet yes = certain.atLeast(count, people);
+        BitSet unsure = possible.atLeast(count, people);
+        unsure.andNot(yes);
         return new Answer(yes, unsure);
     }
 
-    private static BitSet range(int people) {
+    static BitSet range(int people) {
         BitSet everybody = new BitSet(people);
         everybody.set(0, people);
         return everybody;

@@ -3,24 +3,42 @@ package dipstick.core.evaluate;
 import dipstick.core.Outcome;
 import java.util.BitSet;
 
-/** Sets the outcomes of people one by one, then seals them into an {@link Answer}. */
+/** Sets the outcomes of people, range by range, then seals them into an {@link Answer}. Nobody is a yes at first. */
 final class AnswerBuilder {
-    private final BitSet yes;
-    private final BitSet unsure;
+    private final long[] yes;
+    private final long[] unsure;
 
-    /** @param start everybody's outcome until it is set */
-    AnswerBuilder(int people, Outcome start) {
-        Answer all = Answer.of(start, people);
-        this.yes = all.yes();
-        this.unsure = all.unsure();
+    AnswerBuilder(int people) {
+        this.yes = new long[(people + 63) >>> 6];
+        this.unsure = new long[yes.length];
     }
 
+    /** Sets somebody's outcome, which is no until now. */
     void set(int person, Outcome outcome) {
-        yes.set(person, outcome == Outcome.YES);
-        unsure.set(person, outcome == Outcome.UNSURE);
+        switch (outcome) {
+            case YES -> yes[person >> 6] |= 1L << person;
+            case UNSURE -> unsure[person >> 6] |= 1L << person;
+            case NO -> {}
+        }
+    }
+
+    /** Raises somebody's outcome to one of this rank, where it is less; {@link #seal} sorts out who is both. */
+    void raise(int person, int rank) {
+        yes[person >> 6] |= (long) (rank >> 1) << person;
+        unsure[person >> 6] |= (long) (rank & 1) << person;
+    }
+
+    /** Sets the outcomes of people one after another, of whom none was set before. */
+    void setAll(int first, byte[] ranks, int count) {
+        for (int i = 0; i < count; i++) {
+            raise(first + i, ranks[i]);
+        }
     }
 
     Answer seal() {
-        return new Answer(yes, unsure);
+        for (int word = 0; word < yes.length; word++) {
+            unsure[word] &= ~yes[word];
+        }
+        return new Answer(BitSet.valueOf(yes), BitSet.valueOf(unsure));
     }
 }

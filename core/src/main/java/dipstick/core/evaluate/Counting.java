@@ -4,11 +4,62 @@ import dipstick.core.Outcome;
 import dipstick.core.criteria.Count;
 import dipstick.core.criteria.Test.Per;
 import dipstick.core.population.Codes;
-import java.util.HashSet;
-import java.util.Set;
+import dipstick.core.population.Events;
+import java.util.Arrays;
 
 /** Counts matching events, their different days or their different codes (criteria.md section 3, events). */
-record Counting(Count count, Per per, Seen seen) implements EventKernel {
+final class Counting implements EventKernel {
+    private final Count count;
+    private final Per per;
+    private final Seen seen;
+    private long[] keys = new long[16];
+
+    Counting(Count count, Per per, Seen seen) {
+        this.count = count;
+        this.per = per;
+        this.seen = seen;
+    }
+
+    static Answer ofEverybody(EventMatcher matcher, Count count, Per per, Seen seen) {
+        int people = seen.population().size();
+        if (per != Per.RECORD) {
+            return EventKernel.ofEverybody(matcher, () -> new Counting(count, per, seen), seen);
+        }
+        if (count.equals(Count.ONE_OR_MORE)) {
+            return anyOf(matcher, seen);
+        }
+        return count.most() == 0 ? anyOf(matcher, seen).not(people) : countOf(matcher, count, seen);
+    }
+
+    /** Who has any: the order of events does not matter, so each is only marked at its person. */
+    private static Answer anyOf(EventMatcher matcher, Seen seen) {
+        int people = seen.population().size();
+        Events events = seen.population().events();
+        AnswerBuilder answer = new AnswerBuilder(people);
+        PeopleRange.forEach(
+                people, range -> matcher.forEachRow(range, (row, rank) -> answer.raise(events.owner(row), rank)));
+        return answer.seal();
+    }
+
+    private static Answer countOf(EventMatcher matcher, Count count, Seen seen) {
+        int people = seen.population().size();
+        Events events = seen.population().events();
+        AnswerBuilder answer = new AnswerBuilder(people);
+        PeopleRange.forEach(people, range -> {
+            int[] certain = new int[range.size()];
+            int[] possible = new int[range.size()];
+            matcher.forEachRow(range, (row, rank) -> {
+                int place = events.owner(row) - range.first();
+                certain[place] += rank >> 1;
+                possible[place]++;
+            });
+            for (int place = 0; place < certain.length; place++) {
+                answer.set(range.first() + place, count.answer(certain[place], possible[place]));
+            }
+        });
+        return answer.seal();
+    }
+
     @Override
     public Outcome answer(Matches matches) {
         return switch (per) {
@@ -18,22 +69,32 @@ record Counting(Count count, Per per, Seen seen) implements EventKernel {
     }
 
     private Outcome ofDifferent(Matches matches) {
-        Set<Integer> certain = new HashSet<>();
-        Set<Integer> possible = new HashSet<>();
-        int inexact = 0;
+        int exact = 0;
         for (int i = 0; i < matches.size(); i++) {
-            int event = matches.event(i);
-            if (!isExact(event)) {
-                inexact++;
-                continue;
-            }
-            possible.add(key(event));
-            if (matches.isCertain(i)) {
-                certain.add(key(event));
+            if (isExact(matches.event(i))) {
+                exact = addKey(exact, key(matches.event(i)), matches.isCertain(i));
             }
         }
-        int low = Math.max(certain.size(), Math.min(1, matches.certainCount()));
-        return count.answer(low, possible.size() + inexact);
+        Arrays.sort(keys, 0, exact);
+        int certain = 0;
+        int possible = 0;
+        for (int i = 0; i < exact; i++) {
+            if (i == 0 || keys[i] >> 1 != keys[i - 1] >> 1) {
+                possible++;
+                certain += (keys[i] & 1) == 0 ? 1 : 0;
+            }
+        }
+        int low = Math.max(certain, Math.min(1, matches.certainCount()));
+        return count.answer(low, possible + matches.size() - exact);
+    }
+
+    /** Certain ones sort before others with the same key. */
+    private int addKey(int at, int key, boolean certain) {
+        if (at == keys.length) {
+            keys = Arrays.copyOf(keys, 2 * at);
+        }
+        keys[at] = 2L * key + (certain ? 0 : 1);
+        return at + 1;
     }
 
     private boolean isExact(int event) {

@@ -1,11 +1,9 @@
 package dipstick.core.evaluate;
 
-import dipstick.core.Outcome;
 import dipstick.core.criteria.Criterion;
 import dipstick.core.criteria.ShouldHave;
 import dipstick.core.criteria.ShouldHave.Rule;
 import dipstick.core.criteria.Test;
-import dipstick.core.time.CalendarPeriod;
 import dipstick.core.time.Window;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -18,11 +16,13 @@ final class DueDates {
     /** Before every day, so that never having been met counts as the earliest lapse. */
     private static final int NEVER = Integer.MIN_VALUE;
 
+    private static final Due NEVER_MET = new Due.Never();
+
     private final Rule rule;
     private final List<Renewable> renewables;
 
     /** A criterion whose lookback lapses: {@code count} matching records within {@code period}. */
-    private record Renewable(EventMatcher everMatcher, int count, CalendarPeriod period) {}
+    private record Renewable(EventMatcher matcher, int count, DateMemo lapses) {}
 
     private final Seen seen;
 
@@ -46,44 +46,68 @@ final class DueDates {
                     && !count.hasMost()
                     && selection.window() instanceof Window.Last(var period)) {
                 EventMatcher ever = new EventMatcher(selection.within(new Window.Ever()), seen);
-                renewables.add(new Renewable(ever, count.least(), period));
+                EventDates dates = seen.dates();
+                DateMemo lapses = new DateMemo(dates, code -> period.lapseOf(dates.lastOf(code)));
+                renewables.add(new Renewable(ever, count.least(), lapses));
             }
         }
         return renewables.isEmpty() ? Optional.empty() : Optional.of(new DueDates(shouldHave.rule(), renewables, seen));
     }
 
     Due of(int person) {
-        int[] lapses = renewables.stream()
-                .mapToInt(renewable -> lapse(person, renewable))
-                .sorted()
-                .toArray();
+        int[] lapses = new int[renewables.size()];
+        for (int i = 0; i < lapses.length; i++) {
+            lapses[i] = lapse(renewables.get(i), renewables.get(i).matcher().ofPerson(person));
+        }
+        return due(lapses);
+    }
+
+    /** The due date of everybody, by their numbers. */
+    List<Due> ofEverybody() {
+        int people = seen.population().size();
+        Due[] dues = new Due[people];
+        PeopleRange.forEach(people, range -> {
+            List<Gathering> gathered = renewables.stream()
+                    .map(renewable -> Gathering.of(
+                            renewable.matcher(), range, seen.population().events()))
+                    .toList();
+            Matches matches = new Matches();
+            int[] lapses = new int[renewables.size()];
+            for (int person = range.first(); person < range.end(); person++) {
+                for (int i = 0; i < lapses.length; i++) {
+                    gathered.get(i).show(person, matches);
+                    lapses[i] = lapse(renewables.get(i), matches);
+                }
+                dues[person] = due(lapses);
+            }
+        });
+        return Arrays.asList(dues);
+    }
+
+    private Due due(int[] lapses) {
+        Arrays.sort(lapses);
         int chosen = switch (rule) {
             case Rule.Any any -> lapses[lapses.length - 1];
             case Rule.All all -> lapses[0];
             case Rule.AtLeast(int count) -> lapses[Math.max(0, lapses.length - count)];
         };
-        return chosen == NEVER ? new Due.Never() : new Due.On(LocalDate.ofEpochDay(chosen));
+        return chosen == NEVER ? NEVER_MET : new Due.On(LocalDate.ofEpochDay(chosen));
     }
 
-    private int lapse(int person, Renewable renewable) {
-        int[] days = lastDaysOfCertainMatches(person, renewable.everMatcher());
-        return days.length < renewable.count()
-                ? NEVER
-                : renewable.period().lapseOf(days[days.length - renewable.count()]);
-    }
-
-    private int[] lastDaysOfCertainMatches(int person, EventMatcher matcher) {
-        int start = seen.population().events().start(person);
-        int end = seen.population().events().start(person + 1);
-        int[] days = new int[end - start];
-        int found = 0;
-        for (int event = start; event < end; event++) {
-            if (seen.dates().isDated(event) && matcher.match(event) == Outcome.YES) {
-                days[found++] = seen.dates().last(event);
+    /** The first day on which the n-th latest of the certain, dated matches is no longer in the lookback. */
+    private int lapse(Renewable renewable, Matches matches) {
+        long[] byLastDay = new long[matches.certainCount()];
+        int dated = 0;
+        for (int i = 0; i < matches.size(); i++) {
+            int event = matches.event(i);
+            if (matches.isCertain(i) && seen.dates().isDated(event)) {
+                byLastDay[dated++] = ((long) seen.dates().last(event) << 32) | event;
             }
         }
-        int[] sorted = Arrays.copyOf(days, found);
-        Arrays.sort(sorted);
-        return sorted;
+        if (dated < renewable.count()) {
+            return NEVER;
+        }
+        Arrays.sort(byLastDay, 0, dated);
+        return renewable.lapses().of((int) byLastDay[dated - renewable.count()]);
     }
 }

@@ -12,6 +12,7 @@ import dipstick.core.population.Population;
 import dipstick.core.time.DateRange;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
@@ -24,6 +25,7 @@ public final class Evaluator {
     private final Seen seen;
     private final int people;
     private final AnswerCache answers = new AnswerCache();
+    private final Once<BitSet> deceased = new Once<>(this::findDeceased);
 
     public Evaluator(Population population, LocalDate asOf) {
         this.seen = Seen.from(population, asOf);
@@ -43,21 +45,15 @@ public final class Evaluator {
             case Test.AtLeast some ->
                 Answer.atLeast(
                         some.count(), some.of().stream().map(this::answer).toList(), people);
-            case Test.OfField field -> answers.get(field, () -> ofField(field));
-            case Test.Age age -> answers.get(age, () -> ofAge(age));
+            case Test.OfField field -> answers.get(field, () -> ofPeople(FieldMatcher.ofPeople(field.test(), seen)));
+            case Test.Age age -> answers.get(age, () -> ofPeople(ofAge(age)));
             case Test.Events events ->
                 answers.get(
                         events,
-                        () -> EventKernel.ofEverybody(
-                                events.events(), new Counting(events.count(), events.per(), seen), seen));
-            case Test.Pick pick ->
-                answers.get(
-                        pick,
-                        () -> EventKernel.ofEverybody(pick.events(), new Picking(pick.end(), pick.is(), seen), seen));
-            case Test.Sequence sequence ->
-                answers.get(
-                        sequence,
-                        () -> EventKernel.ofEverybody(sequence.anchor(), new Following(sequence, seen), seen));
+                        () -> Counting.ofEverybody(
+                                new EventMatcher(events.events(), seen), events.count(), events.per(), seen));
+            case Test.Pick pick -> answers.get(pick, () -> Picking.ofEverybody(pick, seen));
+            case Test.Sequence sequence -> answers.get(sequence, () -> new Following(sequence, seen).ofEverybody());
             case Test.Member member -> answers.get(member, () -> ofMember(member));
             case Test.InRoster roster -> answers.get(roster, () -> RosterMatcher.ofEverybody(roster.roster(), seen));
         };
@@ -107,12 +103,12 @@ public final class Evaluator {
 
     /** The events of a person that are, or may be, in a selection. */
     public List<EventMatch> matching(int person, Selection selection) {
-        return listed(EventKernel.ofPerson(person, new EventMatcher(selection, seen), seen));
+        return listed(new EventMatcher(selection, seen).ofPerson(person));
     }
 
     /** The events of a person that are, or may be, the one that a test picks. */
     public List<EventMatch> picked(int person, Test.Pick pick) {
-        Matches matches = EventKernel.ofPerson(person, new EventMatcher(pick.events(), seen), seen);
+        Matches matches = new EventMatcher(pick.events(), seen).ofPerson(person);
         Candidates candidates = new Candidates(pick.end(), seen);
         int limit = candidates.limit(matches);
         return listed(matches).stream()
@@ -138,26 +134,28 @@ public final class Evaluator {
     }
 
     private BitSet population(CriteriaSet set) {
-        BitSet inside = new BitSet(people);
-        inside.set(0, people);
+        BitSet inside = Answer.range(people);
         if (set.population() == CriteriaSet.Population.LIVING) {
-            inside.andNot(deceased());
+            inside.andNot(deceased.get());
         }
         return inside;
     }
 
-    private BitSet deceased() {
+    private BitSet findDeceased() {
         Column.OfText status = seen.population().status();
-        int word = status.codeOf().getOrDefault("deceased", Codes.MISSING);
-        Column.OfDate on = seen.population().deceasedOn();
-        BitSet deceased = new BitSet(people);
-        for (int person = 0; person < people; person++) {
-            int day = on.codes().get(person);
-            boolean byStatus = word != Codes.MISSING && status.codes().get(person) == word;
-            boolean byDay = day != Codes.MISSING && on.days().get(day).first() <= seen.today();
-            deceased.set(person, byStatus || byDay);
+        byte[] ofStatus = new byte[status.codeCount()];
+        for (int code = 1; code < ofStatus.length; code++) {
+            ofStatus[code] =
+                    Outcome.of(status.compared().get(code).equals("deceased")).rank();
         }
-        return deceased;
+        Column.OfDate on = seen.population().deceasedOn();
+        byte[] ofDay = new byte[on.codeCount()];
+        for (int code = 1; code < ofDay.length; code++) {
+            ofDay[code] =
+                    Outcome.of(on.days().get(code).first() <= seen.today()).rank();
+        }
+        Answer byStatus = ofPeople(new FieldMatcher.ByCode(status.codes(), ofStatus));
+        return byStatus.or(ofPeople(new FieldMatcher.ByCode(on.codes(), ofDay))).yes();
     }
 
     private Answer eligible(CriteriaSet set, BitSet inside, List<Level> levels) {
@@ -205,28 +203,26 @@ public final class Evaluator {
         };
     }
 
-    private Answer ofField(Test.OfField field) {
-        FieldMatcher matcher = FieldMatcher.ofPeople(field.test(), seen);
-        AnswerBuilder answer = new AnswerBuilder(people, Outcome.NO);
-        for (int person = 0; person < people; person++) {
-            answer.set(person, matcher.of(person, person));
-        }
-        return answer.seal();
-    }
-
-    private Answer ofAge(Test.Age age) {
+    private FieldMatcher ofAge(Test.Age age) {
         Column.OfDate birth = seen.population().birthDate();
         DateRange births = age.ages()
                 .birthsOn(Math.toIntExact(age.on().seenFrom(seen.asOf()).toEpochDay()));
-        AnswerBuilder answer = new AnswerBuilder(people, Outcome.NO);
-        for (int person = 0; person < people; person++) {
-            int code = birth.codes().get(person);
-            answer.set(
-                    person,
-                    code == Codes.MISSING
-                            ? Outcome.UNSURE
-                            : birth.days().get(code).liesIn(births));
+        byte[] ranks = new byte[birth.codeCount()];
+        for (int code = 1; code < ranks.length; code++) {
+            ranks[code] = birth.days().get(code).liesIn(births).rank();
         }
+        ranks[Codes.MISSING] = Outcome.UNSURE.rank();
+        return new FieldMatcher.ByCode(birth.codes(), ranks);
+    }
+
+    private Answer ofPeople(FieldMatcher matcher) {
+        AnswerBuilder answer = new AnswerBuilder(people);
+        PeopleRange.forEach(people, range -> {
+            byte[] ranks = new byte[range.size()];
+            Arrays.fill(ranks, Outcome.YES.rank());
+            matcher.lower(ranks, range.first(), range.size());
+            answer.setAll(range.first(), ranks, range.size());
+        });
         return answer.seal();
     }
 

@@ -5,6 +5,7 @@ import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.time.DateRange;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * The dates of events as seen from the as-of date: a partial date that has begun ends there at the latest, and an undated
@@ -13,21 +14,66 @@ import java.util.List;
 final class EventDates {
     private final int asOf;
     private final Codes codes;
-    private final List<DateRange> clipped;
     private final int[] firsts;
     private final int[] lasts;
 
     EventDates(Column.OfDate on, int asOf) {
         this.asOf = asOf;
         this.codes = on.codes();
-        this.clipped = on.days().stream().map(days -> days.clippedTo(asOf)).toList();
-        this.firsts = clipped.stream().mapToInt(DateRange::first).toArray();
-        this.lasts = clipped.stream().mapToInt(DateRange::last).toArray();
+        this.firsts = new int[on.codeCount()];
+        this.lasts = new int[on.codeCount()];
+        for (int code = 0; code < firsts.length; code++) {
+            DateRange days = on.days().get(code);
+            firsts[code] = days.first();
+            lasts[code] = DateRange.clipLast(days.first(), days.last(), asOf);
+        }
     }
 
     /** By code of the column. */
     List<DateRange> byCode() {
-        return clipped;
+        return IntStream.range(0, firsts.length)
+                .mapToObj(code -> new DateRange(firsts[code], lasts[code]))
+                .toList();
+    }
+
+    /** The column's codes as ranks: whether the event lies in a window that is not one of ages. */
+    FieldMatcher in(DateRange window) {
+        byte[] ranks = new byte[firsts.length];
+        for (int code = 0; code < ranks.length; code++) {
+            ranks[code] = DateRange.relate(firsts[code], lasts[code], window.first(), window.last())
+                    .rank();
+        }
+        ranks[Codes.MISSING] = undatedIn(window).rank();
+        return new FieldMatcher.ByCode(codes, ranks);
+    }
+
+    /** Whether it has begun by the as-of date (criteria.md section 3, active); an undated one has. */
+    FieldMatcher begun() {
+        byte[] ranks = new byte[firsts.length];
+        for (int code = 0; code < ranks.length; code++) {
+            ranks[code] =
+                    (lasts[code] <= asOf ? Outcome.YES : firsts[code] > asOf ? Outcome.NO : Outcome.UNSURE).rank();
+        }
+        ranks[Codes.MISSING] = Outcome.YES.rank();
+        return new FieldMatcher.ByCode(codes, ranks);
+    }
+
+    /** The number of different dates on record. */
+    int count() {
+        return firsts.length;
+    }
+
+    /** The place of an event's date among them. */
+    int code(int event) {
+        return codes.get(event);
+    }
+
+    int firstOf(int code) {
+        return firsts[code];
+    }
+
+    int lastOf(int code) {
+        return lasts[code];
     }
 
     boolean isDated(int event) {
@@ -49,8 +95,7 @@ final class EventDates {
         return code == Codes.MISSING ? asOf : lasts[code];
     }
 
-    /** Whether an undated event lies in a window that is not one of ages. */
-    static Outcome undatedIn(DateRange window, int asOf) {
+    private Outcome undatedIn(DateRange window) {
         if (window.isEmpty() || window.first() > asOf) {
             return Outcome.NO;
         }

@@ -2,152 +2,162 @@ package dipstick.core.evaluate;
 
 import dipstick.core.Outcome;
 import dipstick.core.criteria.ComparedText;
-import dipstick.core.criteria.FieldTest;
 import dipstick.core.criteria.Selection;
 import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
+import dipstick.core.population.Concepts;
 import dipstick.core.population.Events;
 import dipstick.core.time.DateRange;
 import dipstick.core.time.Window;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.BitSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
-/** A selection bound to a population: how each event answers it, and which events are worth asking. */
+/**
+ * A selection bound to a population. What it says about concepts is answered at once for each of them; the rest is asked
+ * of the rows of those concepts that are left.
+ */
 final class EventMatcher {
     private static final Set<String> ENDED = Set.of("resolved", "inactive", "remission", "abated");
 
+    /** Rows that are answered together, few enough that their ranks stay in the nearest cache. */
+    private static final int STRETCH = 2048;
+
     private final Seen seen;
     private final Events events;
-    private final Optional<BitSet> kinds;
-    private final Optional<TermMatcher> terms;
-    /** Everything else that must hold, the window last. */
-    private final List<FieldMatcher> parts = new ArrayList<>();
+    /** The rank of each concept. */
+    private final byte[] ofConcept;
+
+    private final int[] concepts;
+    private final List<FieldMatcher> ofRow = new ArrayList<>();
+
+    /** Takes a row that matches with a rank above no. */
+    @FunctionalInterface
+    interface RowSink {
+        void row(int row, int rank);
+    }
 
     EventMatcher(Selection selection, Seen seen) {
         this.seen = seen;
         this.events = seen.population().events();
-        this.kinds = selection.kinds().map(this::kindCodes);
-        this.terms = selection.terms().map(sets -> new TermMatcher(sets, events));
-        for (FieldTest test : selection.where()) {
-            parts.add(FieldMatcher.ofEvents(test, seen));
-        }
+        this.ofConcept = new byte[events.concepts().count()];
+        Arrays.fill(ofConcept, Outcome.YES.rank());
+        selection.kinds().ifPresent(this::narrowToKinds);
+        selection.terms().ifPresent(sets -> {
+            TermMatcher terms = new TermMatcher(sets, events);
+            for (int concept = 0; concept < ofConcept.length; concept++) {
+                if (ofConcept[concept] > 0 && !terms.matches(concept)) {
+                    ofConcept[concept] = Outcome.NO.rank();
+                }
+            }
+        });
+        selection.where().forEach(test -> add(FieldMatcher.ofEvents(test, seen)));
         if (selection.active()) {
-            parts.add(active());
+            addActive();
         }
-        parts.add(window(selection.window()));
+        add(window(selection.window()));
+        this.concepts = IntStream.range(0, ofConcept.length)
+                .filter(concept -> ofConcept[concept] > 0)
+                .toArray();
     }
 
     /** Whether the event is in the selection: the Kleene and of its parts. */
     Outcome match(int event) {
-        if (kinds.isPresent() && !kinds.get().get(events.kind().codes().get(event))) {
-            return Outcome.NO;
-        }
-        if (terms.isPresent() && !terms.get().matches(event)) {
-            return Outcome.NO;
-        }
-        int person = events.owner(event);
-        Outcome outcome = Outcome.YES;
-        for (FieldMatcher part : parts) {
-            outcome = outcome.and(part.of(event, person));
+        Outcome outcome = Outcome.ofRank(ofConcept[events.concepts().ofRow(event)]);
+        for (FieldMatcher part : ofRow) {
             if (outcome == Outcome.NO) {
-                return Outcome.NO;
+                return outcome;
             }
+            outcome = outcome.and(part.of(event));
         }
         return outcome;
     }
 
-    /** The events that may match, in ascending order; by the shortest posting lists that hold them all. */
-    int[] candidates() {
-        int byTerms = terms.map(TermMatcher::candidateCount).orElse(Integer.MAX_VALUE);
-        int byKinds = kinds.map(
-                        codes -> codes.stream().map(events.byKind()::count).sum())
-                .orElse(Integer.MAX_VALUE);
-        if (terms.isPresent() && byTerms <= byKinds) {
-            int[] rows = new int[byTerms];
-            terms.get().copyCandidates(rows);
-            return ascending(rows);
-        }
-        if (kinds.isPresent()) {
-            int[] rows = new int[byKinds];
-            int at = 0;
-            for (int code : kinds.get().stream().toArray()) {
-                at = events.byKind().copy(code, rows, at);
-            }
-            return ascending(rows);
-        }
-        int[] all = new int[events.size()];
-        Arrays.setAll(all, event -> event);
-        return all;
+    /** The events of one person that are, or may be, in the selection. */
+    Matches ofPerson(int person) {
+        Matches matches = new Matches();
+        events.of(person).forEach(event -> matches.add(event, match(event)));
+        return matches;
     }
 
-    private static int[] ascending(int[] rows) {
-        Arrays.sort(rows);
-        int kept = 0;
-        for (int i = 0; i < rows.length; i++) {
-            if (i == 0 || rows[i] != rows[i - 1]) {
-                rows[kept++] = rows[i];
+    /** The rows of some people that are, or may be, in the selection, concept by concept. */
+    void forEachRow(PeopleRange people, RowSink sink) {
+        byte[] ranks = new byte[STRETCH];
+        for (int concept : concepts) {
+            int end = events.firstRow(concept, people.end());
+            for (int first = events.firstRow(concept, people.first()); first < end; first += STRETCH) {
+                int count = Math.min(STRETCH, end - first);
+                Arrays.fill(ranks, 0, count, ofConcept[concept]);
+                for (FieldMatcher part : ofRow) {
+                    part.lower(ranks, first, count);
+                }
+                for (int i = 0; i < count; i++) {
+                    if (ranks[i] > 0) {
+                        sink.row(first + i, ranks[i]);
+                    }
+                }
             }
         }
-        return kept == rows.length ? rows : Arrays.copyOf(rows, kept);
     }
 
-    private BitSet kindCodes(Set<ComparedText> names) {
-        BitSet codes = new BitSet();
-        for (ComparedText name : names) {
-            Integer code = events.kind().codeOf().get(name.compared());
-            if (code != null) {
-                codes.set(code);
+    private void narrowToKinds(Set<ComparedText> kinds) {
+        Set<String> wanted = kinds.stream().map(ComparedText::compared).collect(Collectors.toSet());
+        List<String> words = events.kind().compared();
+        Concepts all = events.concepts();
+        for (int concept = 0; concept < ofConcept.length; concept++) {
+            if (!wanted.contains(words.get(all.kind(concept)))) {
+                ofConcept[concept] = Outcome.NO.rank();
             }
         }
-        return codes;
+    }
+
+    /** What is the same for all events of a concept is decided there, everything else row by row. */
+    private void add(FieldMatcher part) {
+        if (part instanceof FieldMatcher.ByCode(Codes.OfConcepts(Codes ofRows, int[] codeOfConcept), byte[] ranks)) {
+            for (int concept = 0; concept < ofConcept.length; concept++) {
+                ofConcept[concept] = (byte) Math.min(ofConcept[concept], ranks[codeOfConcept[concept]]);
+            }
+        } else {
+            ofRow.add(part);
+        }
     }
 
     private FieldMatcher window(Window window) {
-        Codes on = events.on().codes();
         EventDates dates = seen.dates();
-        int today = seen.today();
         if (window instanceof Window.AtAge(var ages)) {
             AgeWindow atAge = new AgeWindow(ages, seen.population().birthDate());
-            return (event, person) -> dates.isDated(event)
-                    ? atAge.of(person, dates.first(event), dates.last(event))
-                    : atAge.ofUndated(person, today);
+            return event -> {
+                int person = events.owner(event);
+                return dates.isDated(event)
+                        ? atAge.of(person, dates.first(event), dates.last(event))
+                        : atAge.ofUndated(person, seen.today());
+            };
         }
-        DateRange days = window.daysAsOf(seen.asOf());
-        Outcome[] outcomes = new Outcome[dates.byCode().size()];
-        Arrays.setAll(outcomes, code -> dates.byCode().get(code).liesIn(days));
-        outcomes[Codes.MISSING] = EventDates.undatedIn(days, today);
-        return (event, person) -> outcomes[on.get(event)];
+        return dates.in(window.daysAsOf(seen.asOf()));
     }
 
     /** Begun, not ended, and of no status that says it is over (criteria.md section 3, active). */
-    private FieldMatcher active() {
-        int today = seen.today();
-        Codes until = events.until().codes();
-        List<DateRange> untilDays = events.until().days();
+    private void addActive() {
         Column.OfText status = events.status();
-        BitSet over = new BitSet();
-        ENDED.stream()
-                .filter(status.codeOf()::containsKey)
-                .forEach(word -> over.set(status.codeOf().get(word)));
-        return (event, person) -> {
-            if (over.get(status.codes().get(event))) {
-                return Outcome.NO;
-            }
-            Outcome begun = begun(seen.dates().first(event), seen.dates().last(event), today);
-            int end = until.get(event);
-            return end == Codes.MISSING ? begun : begun.and(notEnded(untilDays.get(end), today));
-        };
+        byte[] ofStatus = new byte[status.codeCount()];
+        for (int code = 0; code < ofStatus.length; code++) {
+            ofStatus[code] =
+                    Outcome.of(!ENDED.contains(status.compared().get(code))).rank();
+        }
+        byte[] ofUntil = new byte[events.until().codeCount()];
+        for (int code = 0; code < ofUntil.length; code++) {
+            ofUntil[code] = notEnded(events.until().days().get(code)).rank();
+        }
+        ofUntil[Codes.MISSING] = Outcome.YES.rank();
+        add(new FieldMatcher.ByCode(status.codes(), ofStatus));
+        add(new FieldMatcher.ByCode(events.until().codes(), ofUntil));
+        add(seen.dates().begun());
     }
 
-    private static Outcome begun(int first, int last, int today) {
-        return last <= today ? Outcome.YES : first > today ? Outcome.NO : Outcome.UNSURE;
-    }
-
-    private static Outcome notEnded(DateRange until, int today) {
-        return until.first() > today ? Outcome.YES : until.last() <= today ? Outcome.NO : Outcome.UNSURE;
+    private Outcome notEnded(DateRange until) {
+        return until.first() > seen.today() ? Outcome.YES : until.last() <= seen.today() ? Outcome.NO : Outcome.UNSURE;
     }
 }

@@ -5,6 +5,7 @@ import dipstick.core.criteria.CriteriaSet;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,12 +31,13 @@ final class ListMembers {
                 byTest.put(band, evaluator.answer(test));
             }
         }
+        List<Due> dues = dueDates.map(DueDates::ofEverybody)
+                .orElseGet(() -> Collections.nCopies(evaluator.population().size(), new Due.None()));
         List<ListMember> members = new ArrayList<>();
         BitSet possible = list.possible();
         for (int person = possible.nextSetBit(0); person >= 0; person = possible.nextSetBit(person + 1)) {
             ListMember.State state = list.yes().get(person) ? ListMember.State.ON : ListMember.State.CHECK;
-            int at = person;
-            Due due = dueDates.map(dates -> dates.of(at)).orElse(new Due.None());
+            Due due = dues.get(person);
             members.add(new ListMember(person, state, due, band(person, due, byTest)));
         }
         return members;

@@ -5,8 +5,10 @@ import java.util.Arrays;
 
 /** The events of one person that match a selection, each with yes or can't tell. Used again for the next person. */
 final class Matches {
+    /** An event that may match is held as its complement. */
     private int[] events = new int[16];
-    private boolean[] certain = new boolean[16];
+
+    private int from;
     private int size;
     private int certainCount;
 
@@ -21,11 +23,25 @@ final class Matches {
         }
         if (size == events.length) {
             events = Arrays.copyOf(events, 2 * size);
-            certain = Arrays.copyOf(certain, 2 * size);
         }
-        events[size] = event;
-        certain[size++] = outcome == Outcome.YES;
+        events[size++] = marked(event, outcome.rank());
         certainCount += outcome == Outcome.YES ? 1 : 0;
+    }
+
+    /** Shows some of the {@linkplain #marked marked} events of another's array, which this does not change. */
+    void show(int[] marked, int first, int end) {
+        events = marked;
+        from = first;
+        size = end - first;
+        certainCount = 0;
+        for (int i = first; i < end; i++) {
+            certainCount += marked[i] >= 0 ? 1 : 0;
+        }
+    }
+
+    /** An event with whether it matches for certain, in one number. */
+    static int marked(int event, int rank) {
+        return rank == Outcome.YES.rank() ? event : ~event;
     }
 
     int size() {
@@ -37,14 +53,15 @@ final class Matches {
     }
 
     int event(int index) {
-        return events[index];
+        int marked = events[from + index];
+        return marked >= 0 ? marked : ~marked;
     }
 
     boolean isCertain(int index) {
-        return certain[index];
+        return events[from + index] >= 0;
     }
 
     Outcome outcome(int index) {
-        return certain[index] ? Outcome.YES : Outcome.UNSURE;
+        return isCertain(index) ? Outcome.YES : Outcome.UNSURE;
     }
 }

@@ -1,20 +1,24 @@
 package dipstick.core.evaluate;
 
 import dipstick.core.Outcome;
-import dipstick.core.criteria.FieldTest;
 import dipstick.core.criteria.Test;
 import java.util.List;
 
 /** What holds of the latest or earliest matching event (criteria.md section 3). */
 final class Picking implements EventKernel {
-    private final Seen seen;
     private final Candidates candidates;
     private final List<FieldMatcher> tests;
 
-    Picking(Test.End end, List<FieldTest> is, Seen seen) {
-        this.seen = seen;
-        this.candidates = new Candidates(end, seen);
-        this.tests = is.stream().map(test -> FieldMatcher.ofEvents(test, seen)).toList();
+    Picking(Test.Pick pick, Seen seen) {
+        this.candidates = new Candidates(pick.end(), seen);
+        this.tests = pick.is().stream()
+                .map(test -> FieldMatcher.ofEvents(test, seen))
+                .toList();
+    }
+
+    static Answer ofEverybody(Test.Pick pick, Seen seen) {
+        Picking picking = new Picking(pick, seen);
+        return EventKernel.ofEverybody(new EventMatcher(pick.events(), seen), () -> picking, seen);
     }
 
     @Override
@@ -22,11 +26,10 @@ final class Picking implements EventKernel {
         return candidates.agreed(matches, place -> answerOf(matches.event(place)));
     }
 
-    Outcome answerOf(int event) {
-        int person = seen.population().events().owner(event);
+    private Outcome answerOf(int event) {
         Outcome outcome = Outcome.YES;
         for (FieldMatcher test : tests) {
-            outcome = outcome.and(test.of(event, person));
+            outcome = outcome.and(test.of(event));
         }
         return outcome;
     }

@@ -11,6 +11,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Whether people are in a roster (criteria.md section 3): the Kleene or of its rows. */
 final class RosterMatcher {
@@ -19,7 +20,9 @@ final class RosterMatcher {
     /** The place in the key by whose value rows are looked up: the first that holds text, if one does. */
     private final Optional<Integer> lookup;
 
-    private final Map<String, List<Roster.Row>> rowsByText = new HashMap<>();
+    /** By the code of the looked up text in its column. */
+    private final Map<Integer, List<Roster.Row>> rowsByCode = new HashMap<>();
+
     private final List<Roster.Row> rowsWithoutText = new ArrayList<>();
 
     RosterMatcher(Roster roster, Seen seen) {
@@ -37,10 +40,12 @@ final class RosterMatcher {
     static Answer ofEverybody(Roster roster, Seen seen) {
         RosterMatcher matcher = new RosterMatcher(roster, seen);
         int people = seen.population().size();
-        AnswerBuilder answer = new AnswerBuilder(people, Outcome.NO);
-        for (int person = 0; person < people; person++) {
-            answer.set(person, matcher.answer(person));
-        }
+        AnswerBuilder answer = new AnswerBuilder(people);
+        PeopleRange.forEach(people, range -> {
+            for (int person = range.first(); person < range.end(); person++) {
+                answer.set(person, matcher.answer(person));
+            }
+        });
         return answer.seal();
     }
 
@@ -56,9 +61,15 @@ final class RosterMatcher {
     }
 
     private void indexRows(int place) {
+        Map<String, Integer> codeOf = ((Column.OfText) columns.get(place)).codeOf();
         for (Roster.Row row : roster.rows()) {
             if (row.cells().get(place).orElse(null) instanceof FieldValue.OfText(String text)) {
-                rowsByText.computeIfAbsent(text, _ -> new ArrayList<>()).add(row);
+                // A text that nobody has is looked up by nobody whose text is known.
+                if (codeOf.containsKey(text)) {
+                    rowsByCode
+                            .computeIfAbsent(codeOf.get(text), _ -> new ArrayList<>())
+                            .add(row);
+                }
             } else {
                 rowsWithoutText.add(row);
             }
@@ -69,14 +80,14 @@ final class RosterMatcher {
         if (lookup.isEmpty()) {
             return roster.rows();
         }
-        Column.OfText texts = (Column.OfText) columns.get(lookup.get());
-        if (texts.isMissing(person)) {
+        int code = columns.get(lookup.get()).codes().get(person);
+        if (code == Codes.MISSING) {
             return roster.rows();
         }
-        String text = texts.compared().get(texts.codes().get(person));
-        List<Roster.Row> rows = new ArrayList<>(rowsByText.getOrDefault(text, List.of()));
-        rows.addAll(rowsWithoutText);
-        return rows;
+        List<Roster.Row> rows = rowsByCode.getOrDefault(code, List.of());
+        return rowsWithoutText.isEmpty()
+                ? rows
+                : Stream.concat(rows.stream(), rowsWithoutText.stream()).toList();
     }
 
     private Outcome isRow(int person, Roster.Row row) {

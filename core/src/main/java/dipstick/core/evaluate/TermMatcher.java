@@ -2,13 +2,12 @@ package dipstick.core.evaluate;
 
 import dipstick.core.criteria.TermSet;
 import dipstick.core.population.Column;
+import dipstick.core.population.Concepts;
 import dipstick.core.population.Events;
-import dipstick.core.population.Postings;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 
 /** Term sets bound to the dictionaries of a population: which codes, texts and keywords of the records are meant. */
 final class TermMatcher {
@@ -26,31 +25,14 @@ final class TermMatcher {
         termSets.stream().flatMap(set -> set.members().stream()).distinct().forEach(this::add);
     }
 
-    boolean matches(int event) {
-        int code = events.code().codes().get(event);
-        if (codes.get(code)
-                || texts.get(events.text().codes().get(event))
-                || keywordSets.get(events.keywords().codes().get(event))) {
+    boolean matches(int concept) {
+        Concepts concepts = events.concepts();
+        int code = concepts.code(concept);
+        if (codes.get(code) || texts.get(concepts.text(concept)) || keywordSets.get(concepts.keywords(concept))) {
             return true;
         }
         BitSet systems = codesOfSystems.get(code);
-        return systems != null && systems.get(events.system().codes().get(event));
-    }
-
-    /** How many entries of posting lists the matching events are among. */
-    int candidateCount() {
-        return count(codes, events.byCode())
-                + count(codeKeys(), events.byCode())
-                + count(texts, events.byText())
-                + count(keywordSets, events.byKeywords());
-    }
-
-    /** Copies those entries; some events may be there twice, and some may not match. */
-    int copyCandidates(int[] target) {
-        int at = copy(codes, events.byCode(), target, 0);
-        at = copy(codeKeys(), events.byCode(), target, at);
-        at = copy(texts, events.byText(), target, at);
-        return copy(keywordSets, events.byKeywords(), target, at);
+        return systems != null && systems.get(concepts.system(concept));
     }
 
     private void add(TermSet.Member member) {
@@ -88,24 +70,5 @@ final class TermMatcher {
                 keywordSets.set(set);
             }
         }
-    }
-
-    private BitSet codeKeys() {
-        BitSet keys = new BitSet();
-        Set<Integer> all = codesOfSystems.keySet();
-        all.stream().filter(code -> !codes.get(code)).forEach(keys::set);
-        return keys;
-    }
-
-    private static int count(BitSet codes, Postings postings) {
-        return codes.stream().map(postings::count).sum();
-    }
-
-    private static int copy(BitSet codes, Postings postings, int[] target, int at) {
-        int next = at;
-        for (int code = codes.nextSetBit(0); code >= 0; code = codes.nextSetBit(code + 1)) {
-            next = postings.copy(code, target, next);
-        }
-        return next;
     }
 }

@@ -26,16 +26,16 @@ final class ValueOutcomes {
 
     /**
      * @param dates the dates by code, where the column holds dates: clipped or not, as the field wants
-     * @return the outcome by code
+     * @return the rank of the outcome by code
      */
-    static Outcome[] of(Condition condition, Column column, List<DateRange> dates, LocalDate asOf) {
-        Outcome[] outcomes = new Outcome[column.codeCount()];
+    static byte[] of(Condition condition, Column column, List<DateRange> dates, LocalDate asOf) {
+        byte[] ranks = new byte[column.codeCount()];
         if (condition instanceof Condition.Missing missing) {
-            Arrays.fill(outcomes, Outcome.of(!missing.missing()));
-            outcomes[Codes.MISSING] = Outcome.of(missing.missing());
-            return outcomes;
+            Arrays.fill(ranks, Outcome.of(!missing.missing()).rank());
+            ranks[Codes.MISSING] = Outcome.of(missing.missing()).rank();
+            return ranks;
         }
-        outcomes[Codes.MISSING] = Outcome.UNSURE;
+        ranks[Codes.MISSING] = Outcome.UNSURE.rank();
         IntFunction<Outcome> ofCode = switch (column) {
             case Column.OfText texts -> {
                 Predicate<String> holds = holds(condition);
@@ -48,10 +48,10 @@ final class ValueOutcomes {
             case Column.OfFlag _ ->
                 code -> Outcome.of(((Condition.FlagIs) condition).flag() == (code == Column.OfFlag.TRUE));
         };
-        for (int code = 1; code < outcomes.length; code++) {
-            outcomes[code] = ofCode.apply(code);
+        for (int code = 1; code < ranks.length; code++) {
+            ranks[code] = ofCode.apply(code).rank();
         }
-        return outcomes;
+        return ranks;
     }
 
     private static Predicate<String> holds(Condition condition) {

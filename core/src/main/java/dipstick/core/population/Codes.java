@@ -1,6 +1,7 @@
 package dipstick.core.population;
 
 import java.util.Arrays;
+import java.util.BitSet;
 
 /**
  * A column of small numbers, each the place of a value in a dictionary; 0 stands for missing. Held in as few bytes as
@@ -12,6 +13,18 @@ public sealed interface Codes {
     int size();
 
     int get(int row);
+
+    /**
+     * Lowers each of {@code ranks} to what the code of its row stands for, where that is less.
+     *
+     * @param ofCode by code
+     * @param first the row of the first of {@code ranks}
+     */
+    default void lower(byte[] ranks, byte[] ofCode, int first, int count) {
+        for (int i = 0; i < count; i++) {
+            ranks[i] = (byte) Math.min(ranks[i], ofCode[get(first + i)]);
+        }
+    }
 
     /** The codes of {@code rows}, none of which is above {@code highest}. */
     static Codes pack(int[] codes, int size, int highest) {
@@ -60,6 +73,13 @@ public sealed interface Codes {
         public int get(int row) {
             return codes[row] & 0xFF;
         }
+
+        @Override
+        public void lower(byte[] ranks, byte[] ofCode, int first, int count) {
+            for (int i = 0; i < count; i++) {
+                ranks[i] = (byte) Math.min(ranks[i], ofCode[codes[first + i] & 0xFF]);
+            }
+        }
     }
 
     /** Up to 65,535 values. */
@@ -79,6 +99,13 @@ public sealed interface Codes {
         public int get(int row) {
             return codes[row];
         }
+
+        @Override
+        public void lower(byte[] ranks, byte[] ofCode, int first, int count) {
+            for (int i = 0; i < count; i++) {
+                ranks[i] = (byte) Math.min(ranks[i], ofCode[codes[first + i]]);
+            }
+        }
     }
 
     /** Any number of values. */
@@ -97,6 +124,47 @@ public sealed interface Codes {
         @Override
         public int get(int row) {
             return codes[row];
+        }
+
+        @Override
+        public void lower(byte[] ranks, byte[] ofCode, int first, int count) {
+            for (int i = 0; i < count; i++) {
+                ranks[i] = (byte) Math.min(ranks[i], ofCode[codes[first + i]]);
+            }
+        }
+    }
+
+    /** The person of each row, whose code is one more than the person's number. */
+    record OfOwners(int[] owners) implements Codes {
+        @Override
+        public int size() {
+            return owners.length;
+        }
+
+        @Override
+        public int get(int row) {
+            return owners[row] + 1;
+        }
+    }
+
+    /** What is the same for all events of a concept. */
+    record OfConcepts(Codes concepts, int[] codeOfConcept) implements Codes {
+        @Override
+        public int size() {
+            return concepts.size();
+        }
+
+        @Override
+        public int get(int row) {
+            return codeOfConcept[concepts.get(row)];
+        }
+    }
+
+    /** Every row has a value of its own, or none. */
+    record AllDifferent(int size, BitSet missing) implements Codes {
+        @Override
+        public int get(int row) {
+            return missing.get(row) ? MISSING : row + 1;
         }
     }
 }

@@ -21,7 +21,7 @@ public sealed interface Column {
     /**
      * @param compared by code, as it is compared: normalised, or trimmed for an identifier
      * @param written by code, in the spelling that is most frequent
-     * @param codeOf by the text as it is compared
+     * @param codeOf by the text as it is compared; empty where every row has a text of its own
      */
     record OfText(Codes codes, List<String> compared, List<String> written, Map<String, Integer> codeOf)
             implements Column {

@@ -2,9 +2,7 @@ package dipstick.core.population;
 
 import dipstick.core.records.FieldType;
 import dipstick.core.records.FieldValue;
-import dipstick.core.text.NormalText;
 import dipstick.core.time.DateRange;
-import java.util.List;
 
 /** Gathers one column row by row, then seals it. */
 final class ColumnBuilder {
@@ -16,7 +14,7 @@ final class ColumnBuilder {
 
     ColumnBuilder(FieldType type) {
         this.type = type;
-        this.texts = new TextDictionary(type == FieldType.IDENTIFIER ? NormalText::identifier : NormalText::of);
+        this.texts = type == FieldType.IDENTIFIER ? TextDictionary.ofIdentifiers() : TextDictionary.ofWords();
     }
 
     void addMissing() {
@@ -54,26 +52,5 @@ final class ColumnBuilder {
             case DATE -> new Column.OfDate(Codes.pack(ordered, ordered.length, dates.highest()), dates.values());
             case FLAG -> new Column.OfFlag(Codes.pack(ordered, ordered.length, Column.OfFlag.TRUE));
         };
-    }
-
-    /** A column of sets of texts, whose rows are the places in {@code sets}. */
-    static final class OfTexts {
-        private final GrowingInts codes = new GrowingInts();
-        private final TextDictionary words = new TextDictionary(NormalText::of);
-        private final ValueDictionary<List<Integer>> sets = new ValueDictionary<>(List.of());
-
-        void add(List<String> row) {
-            List<Integer> set = row.stream()
-                    .map(words::code)
-                    .filter(code -> code != Codes.MISSING)
-                    .toList();
-            codes.add(set.isEmpty() ? Codes.MISSING : sets.code(set));
-        }
-
-        Column.OfTexts seal(int[] order) {
-            int[] ordered = codes.inOrder(order);
-            return new Column.OfTexts(
-                    Codes.pack(ordered, ordered.length, sets.highest()), sets.values(), words.compared());
-        }
     }
 }

@@ -2,41 +2,62 @@ package dipstick.core.population;
 
 import dipstick.core.records.Field;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /**
- * All events that count, sorted by person and within a person as they came: a column for each field, and posting lists
- * for the fields that events are picked by.
+ * All events that count, as a column for each field. Their rows are sorted by {@linkplain Concepts concept}, within a
+ * concept by person, and then as they came.
  */
 public final class Events {
-    private final int[] starts;
     private final int[] owners;
+    private final Concepts concepts;
+    private final int[] startOfPerson;
+    private final int[] rowsByPerson;
     private final Map<String, Column> columns;
-    private final Postings byKind;
-    private final Postings byCode;
-    private final Postings byText;
-    private final Postings byKeywords;
 
-    Events(int[] starts, int[] owners, Map<String, Column> columns) {
-        this.starts = starts;
+    /**
+     * @param owners the person of each row
+     * @param startOfPerson the place of a person's first event in {@code rowsByPerson}; the next person's is the end
+     * @param rowsByPerson the rows of the first person, in the order in which they came, then of the next
+     */
+    Events(int[] owners, Concepts concepts, int[] startOfPerson, int[] rowsByPerson, Map<String, Column> columns) {
         this.owners = owners;
+        this.concepts = concepts;
+        this.startOfPerson = startOfPerson;
+        this.rowsByPerson = rowsByPerson;
         this.columns = Map.copyOf(columns);
-        this.byKind = Postings.of(kind());
-        this.byCode = Postings.of(code());
-        this.byText = Postings.of(text());
-        this.byKeywords = Postings.of(keywords());
     }
 
     public int size() {
         return owners.length;
     }
 
-    /** The first event of a person; that of the next person is the end. */
-    public int start(int person) {
-        return starts[person];
+    /** The rows of a person's events, in the order in which they came. */
+    public IntStream of(int person) {
+        return IntStream.range(startOfPerson[person], startOfPerson[person + 1]).map(place -> rowsByPerson[place]);
     }
 
     public int owner(int event) {
         return owners[event];
+    }
+
+    public Concepts concepts() {
+        return concepts;
+    }
+
+    /** The first row of a concept whose person is {@code person} or comes after; the concept's end where none does. */
+    public int firstRow(int concept, int person) {
+        int low = concepts.start(concept);
+        int high = concepts.end(concept);
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (owners[middle] < person) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        return low;
     }
 
     /** The column of a field of {@link dipstick.core.records.Fields#EVENT}. */
@@ -86,23 +107,6 @@ public final class Events {
 
     public Column.OfTexts keywords() {
         return (Column.OfTexts) columns.get("keywords");
-    }
-
-    public Postings byKind() {
-        return byKind;
-    }
-
-    public Postings byCode() {
-        return byCode;
-    }
-
-    public Postings byText() {
-        return byText;
-    }
-
-    /** By the code of a set of keywords, not of one keyword. */
-    public Postings byKeywords() {
-        return byKeywords;
     }
 
     private Column.OfText text(String field) {

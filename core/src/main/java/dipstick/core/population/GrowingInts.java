@@ -22,6 +22,10 @@ final class GrowingInts {
         return size;
     }
 
+    int[] toArray() {
+        return Arrays.copyOf(numbers, size);
+    }
+
     /** The numbers in another order: at each place the one that stood at {@code order[place]}. */
     int[] inOrder(int[] order) {
         int[] ordered = new int[order.length];

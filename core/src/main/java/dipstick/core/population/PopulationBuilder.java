@@ -1,7 +1,6 @@
 package dipstick.core.population;
 
 import dipstick.core.records.EventRecord;
-import dipstick.core.records.Field;
 import dipstick.core.records.FieldValue;
 import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
@@ -18,19 +17,12 @@ public final class PopulationBuilder {
     private final Fields personFields;
     private final Map<String, ColumnBuilder> people = new LinkedHashMap<>();
     private final Map<String, Integer> numberOf = new HashMap<>();
-    private final Map<String, ColumnBuilder> events = new LinkedHashMap<>();
-    private final ColumnBuilder.OfTexts keywords = new ColumnBuilder.OfTexts();
-    private final GrowingInts owners = new GrowingInts();
+    private final EventsBuilder events = new EventsBuilder();
     private int eventsOfUnknownPeople;
 
     public PopulationBuilder(Fields personFields) {
         this.personFields = personFields;
         personFields.all().forEach(field -> people.put(field.name(), new ColumnBuilder(field.type())));
-        for (Field field : Fields.EVENT.all()) {
-            if (!field.name().equals("keywords")) {
-                events.put(field.name(), new ColumnBuilder(field.type()));
-            }
-        }
     }
 
     /** Adds a person, whose id no other has. */
@@ -61,23 +53,7 @@ public final class PopulationBuilder {
         if (NormalText.of(event.status()).equals(ENTERED_IN_ERROR)) {
             return;
         }
-        owners.add(owner);
-        text("id", event.id());
-        text("person_id", event.personId());
-        text("kind", event.kind());
-        text("code", event.code());
-        text("system", event.system());
-        text("text", event.text());
-        event.on().ifPresentOrElse(events.get("on")::addDate, events.get("on")::addMissing);
-        event.until().ifPresentOrElse(events.get("until")::addDate, events.get("until")::addMissing);
-        text("status", event.status());
-        event.value().ifPresentOrElse(events.get("value")::addNumber, events.get("value")::addMissing);
-        text("unit", event.unit());
-        text("value_text", event.valueText());
-        keywords.add(event.keywords());
-        text("provider", event.provider());
-        text("site", event.site());
-        text("source", event.source());
+        events.add(owner, event);
     }
 
     public int eventsOfUnknownPeople() {
@@ -89,29 +65,7 @@ public final class PopulationBuilder {
         Map<String, Column> personColumns = new HashMap<>();
         int[] asTheyCame = IntStream.range(0, size).toArray();
         people.forEach((name, column) -> personColumns.put(name, column.seal(asTheyCame)));
-        return new Population(personFields, size, personColumns, sealEvents(size));
-    }
-
-    private Events sealEvents(int people) {
-        int[] starts = new int[people + 1];
-        for (int i = 0; i < owners.size(); i++) {
-            starts[owners.get(i) + 1]++;
-        }
-        for (int person = 0; person < people; person++) {
-            starts[person + 1] += starts[person];
-        }
-        int[] next = starts.clone();
-        int[] order = new int[owners.size()];
-        for (int i = 0; i < owners.size(); i++) {
-            order[next[owners.get(i)]++] = i;
-        }
-        Map<String, Column> columns = new HashMap<>();
-        events.forEach((name, column) -> columns.put(name, column.seal(order)));
-        columns.put("keywords", keywords.seal(order));
-        return new Events(starts, owners.inOrder(order), columns);
-    }
-
-    private void text(String field, String text) {
-        events.get(field).addText(text);
+        Column.OfText ids = (Column.OfText) personColumns.get("id");
+        return new Population(personFields, size, personColumns, events.seal(size, ids));
     }
 }

@@ -1,5 +1,6 @@
 package dipstick.core.population;
 
+import dipstick.core.text.NormalText;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -24,8 +25,16 @@ final class TextDictionary {
         }
     }
 
-    TextDictionary(UnaryOperator<String> comparable) {
+    private TextDictionary(UnaryOperator<String> comparable) {
         this.comparable = comparable;
+    }
+
+    static TextDictionary ofWords() {
+        return new TextDictionary(NormalText::of);
+    }
+
+    static TextDictionary ofIdentifiers() {
+        return new TextDictionary(NormalText::identifier);
     }
 
     int code(String text) {

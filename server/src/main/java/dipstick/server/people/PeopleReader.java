@@ -35,7 +35,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -120,7 +119,7 @@ public class PeopleReader {
     /** Latest first; undated ones last. */
     private static List<TimelineRecord> timeline(Evaluator evaluator, int person) {
         Events events = evaluator.population().events();
-        return IntStream.range(events.start(person), events.start(person + 1))
+        return events.of(person)
                 .mapToObj(event -> record(evaluator, events, event))
                 .sorted(Comparator.comparing(
                                 (TimelineRecord record) -> record.last().orElse(""))

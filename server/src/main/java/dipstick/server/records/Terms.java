@@ -2,6 +2,7 @@ package dipstick.server.records;
 
 import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
+import dipstick.core.population.Concepts;
 import dipstick.core.population.Events;
 import dipstick.core.text.NormalText;
 import java.util.ArrayList;
@@ -10,6 +11,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntUnaryOperator;
 
 /** Finds the codes, wordings and keywords that occur in the records. */
 final class Terms {
@@ -46,14 +48,24 @@ final class Terms {
 
     private static List<Term> texts(Events events, String wanted) {
         Column.OfText texts = events.text();
+        int[] counts = counts(events.concepts(), texts.codeCount(), events.concepts()::text);
         List<Term> found = new ArrayList<>();
         for (int code = 1; code < texts.codeCount(); code++) {
             if (texts.compared().get(code).contains(wanted)) {
                 String text = texts.written().get(code);
-                found.add(new Term(Sort.TEXT, text, "", text, events.byText().count(code)));
+                found.add(new Term(Sort.TEXT, text, "", text, counts[code]));
             }
         }
         return found;
+    }
+
+    /** How many records have each code. */
+    private static int[] counts(Concepts concepts, int codeCount, IntUnaryOperator codeOf) {
+        int[] counts = new int[codeCount];
+        for (int concept = 0; concept < concepts.count(); concept++) {
+            counts[codeOf.applyAsInt(concept)] += concepts.events(concept);
+        }
+        return counts;
     }
 
     /** Codes that hold the words, and codes recorded with a wording that does. */
@@ -66,12 +78,13 @@ final class Terms {
             wantedTexts.set(text, texts.compared().get(text).contains(wanted));
         }
         Map<CodeKey, Map<Integer, Integer>> textsOfCode = new HashMap<>();
-        for (int event = 0; event < events.size(); event++) {
-            int code = codes.codes().get(event);
+        Concepts concepts = events.concepts();
+        for (int concept = 0; concept < concepts.count(); concept++) {
+            int code = concepts.code(concept);
             if (code != Codes.MISSING) {
                 textsOfCode
-                        .computeIfAbsent(new CodeKey(code, systems.codes().get(event)), _ -> new HashMap<>())
-                        .merge(texts.codes().get(event), 1, Integer::sum);
+                        .computeIfAbsent(new CodeKey(code, concepts.system(concept)), _ -> new HashMap<>())
+                        .merge(concepts.text(concept), concepts.events(concept), Integer::sum);
             }
         }
         List<Term> found = new ArrayList<>();
@@ -99,9 +112,10 @@ final class Terms {
     private static List<Term> keywords(Events events, String wanted) {
         Column.OfTexts keywords = events.keywords();
         int[] counts = new int[keywords.words().size()];
+        int[] ofSets = counts(events.concepts(), keywords.codeCount(), events.concepts()::keywords);
         for (int set = 1; set < keywords.codeCount(); set++) {
             for (int word : keywords.sets().get(set).stream().distinct().toList()) {
-                counts[word] += events.byKeywords().count(set);
+                counts[word] += ofSets[set];
             }
         }
         List<Term> found = new ArrayList<>();

@@ -56,8 +56,7 @@ class ImportTest {
         assertThat(population().find("late")).isEmpty();
         take("PEOPLE", "id\nlate\n");
         int person = population().find("late").orElseThrow();
-        assertThat(population().events().start(person + 1)
-                        - population().events().start(person))
+        assertThat(population().events().of(person).count())
                 .isEqualTo(2);
     }
 

@@ -1,0 +1,73 @@
+package dipstick.core.population;
+
+/**
+ * What events are about: each different kind, code, system, text and set of keywords that occur together. The events of
+ * a concept stand next to each other, in the order of their people, so whatever a selection says about these five is
+ * decided once for each concept, and the events worth asking are a few stretches of rows.
+ */
+public final class Concepts {
+    private final Codes ofRows;
+    private final int[] starts;
+    private final int[] kinds;
+    private final int[] codes;
+    private final int[] systems;
+    private final int[] texts;
+    private final int[] keywords;
+
+    /** @param starts the first row of each concept, and the number of all rows */
+    Concepts(Codes ofRows, int[] starts, int[] kinds, int[] codes, int[] systems, int[] texts, int[] keywords) {
+        this.ofRows = ofRows;
+        this.starts = starts;
+        this.kinds = kinds;
+        this.codes = codes;
+        this.systems = systems;
+        this.texts = texts;
+        this.keywords = keywords;
+    }
+
+    public int count() {
+        return kinds.length;
+    }
+
+    public int ofRow(int event) {
+        return ofRows.get(event);
+    }
+
+    public int start(int concept) {
+        return starts[concept];
+    }
+
+    /** The row after the last. */
+    public int end(int concept) {
+        return starts[concept + 1];
+    }
+
+    public int events(int concept) {
+        return end(concept) - start(concept);
+    }
+
+    /** The code in {@link Events#kind()}. */
+    public int kind(int concept) {
+        return kinds[concept];
+    }
+
+    /** The code in {@link Events#code()}. */
+    public int code(int concept) {
+        return codes[concept];
+    }
+
+    /** The code in {@link Events#system()}. */
+    public int system(int concept) {
+        return systems[concept];
+    }
+
+    /** The code in {@link Events#text()}. */
+    public int text(int concept) {
+        return texts[concept];
+    }
+
+    /** The code in {@link Events#keywords()}. */
+    public int keywords(int concept) {
+        return keywords[concept];
+    }
+}

@@ -8,6 +8,7 @@ import dipstick.core.time.Window;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 
@@ -62,18 +63,20 @@ final class DueDates {
         return due(lapses);
     }
 
-    /** The due date of everybody, by their numbers. */
-    List<Due> ofEverybody() {
+    /** The due dates of those in {@code who}, at the places of their numbers. */
+    List<Due> of(BitSet who) {
         int people = seen.population().size();
         Due[] dues = new Due[people];
         PeopleRange.forEach(people, range -> {
             List<Gathering> gathered = renewables.stream()
                     .map(renewable -> Gathering.of(
-                            renewable.matcher(), range, seen.population().events()))
+                            renewable.matcher(), range, seen.population().events(), who))
                     .toList();
             Matches matches = new Matches();
             int[] lapses = new int[renewables.size()];
-            for (int person = range.first(); person < range.end(); person++) {
+            for (int person = who.nextSetBit(range.first());
+                    person >= 0 && person < range.end();
+                    person = who.nextSetBit(person + 1)) {
                 for (int i = 0; i < lapses.length; i++) {
                     gathered.get(i).show(person, matches);
                     lapses[i] = lapse(renewables.get(i), matches);
@@ -96,6 +99,9 @@ final class DueDates {
 
     /** The first day on which the n-th latest of the certain, dated matches is no longer in the lookback. */
     private int lapse(Renewable renewable, Matches matches) {
+        if (matches.certainCount() < renewable.count()) {
+            return NEVER;
+        }
         long[] byLastDay = new long[matches.certainCount()];
         int dated = 0;
         for (int i = 0; i < matches.size(); i++) {

@@ -2,6 +2,7 @@ package dipstick.core.evaluate;
 
 import dipstick.core.population.Events;
 import java.util.Arrays;
+import java.util.BitSet;
 
 /** The events of a range of people that match a selection, sorted by person. */
 final class Gathering {
@@ -18,6 +19,21 @@ final class Gathering {
     static Gathering of(EventMatcher matcher, PeopleRange people, Events events) {
         Rows rows = new Rows();
         matcher.forEachRow(people, rows);
+        return sorted(rows, people, events);
+    }
+
+    /** Only the events of those of the range who are in {@code who}. */
+    static Gathering of(EventMatcher matcher, PeopleRange people, Events events, BitSet who) {
+        Rows rows = new Rows();
+        matcher.forEachRow(people, (row, rank) -> {
+            if (who.get(events.owner(row))) {
+                rows.row(row, rank);
+            }
+        });
+        return sorted(rows, people, events);
+    }
+
+    private static Gathering sorted(Rows rows, PeopleRange people, Events events) {
         int[] starts = new int[people.size() + 1];
         for (int i = 0; i < rows.size; i++) {
             starts[rows.owner(i, events) - people.first() + 1]++;

@@ -31,10 +31,10 @@ final class ListMembers {
                 byTest.put(band, evaluator.answer(test));
             }
         }
-        List<Due> dues = dueDates.map(DueDates::ofEverybody)
+        BitSet possible = list.possible();
+        List<Due> dues = dueDates.map(dates -> dates.of(possible))
                 .orElseGet(() -> Collections.nCopies(evaluator.population().size(), new Due.None()));
         List<ListMember> members = new ArrayList<>();
-        BitSet possible = list.possible();
         for (int person = possible.nextSetBit(0); person >= 0; person = possible.nextSetBit(person + 1)) {
             ListMember.State state = list.yes().get(person) ? ListMember.State.ON : ListMember.State.CHECK;
             Due due = dues.get(person);

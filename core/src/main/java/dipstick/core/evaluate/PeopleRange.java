@@ -11,7 +11,7 @@ import java.util.stream.IntStream;
  */
 record PeopleRange(int first, int end) {
     /** Few enough that what is counted for each of them stays in a core's cache. */
-    private static final int LENGTH = 1 << 15;
+    private static final int LENGTH = 1 << 13;
 
     int size() {
         return end - first;

@@ -1,0 +1,22 @@
+package dipstick.bench;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.function.Function;
+
+/**
+ * One question, as a criteria document and as SQL.
+ *
+ * @param parts the document besides format, id and name, with single quotes for double ones
+ * @param sql selects {@code id}, and {@code band} where the document has bands, as of a day
+ * @param days the as-of dates that it is asked for, one after another
+ */
+record Question(String name, String parts, Function<LocalDate, String> sql, List<LocalDate> days) {
+    Question(String name, String parts, Function<LocalDate, String> sql) {
+        this(name, parts, sql, List.of(Region.AS_OF));
+    }
+
+    String document() {
+        return ("{'format': 'dipstick-criteria/1', 'id': 'q', 'name': 'Q', " + parts + "}").replace('\'', '"');
+    }
+}

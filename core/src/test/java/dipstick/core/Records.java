@@ -15,6 +15,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import tools.jackson.databind.JsonNode;
 
 /** Small populations and criteria sets for tests, written as they are in files. */
 public final class Records {
@@ -47,6 +48,21 @@ public final class Records {
         try {
             return CriteriaReader.read(
                     List.of(document("set", parts)), settings, records.personFields(), ZoneOffset.UTC);
+        } catch (InvalidCriteria invalid) {
+            throw new AssertionError(invalid.problems().toString(), invalid);
+        }
+    }
+
+    /** The first of some documents, with the others as sets that it may name, their dials at their defaults. */
+    public static CriteriaSet sets(Population records, List<? extends JsonNode> documents) {
+        try {
+            return CriteriaReader.read(
+                    documents.stream()
+                            .map(json -> new CriteriaSource(json.get("id").asString(), json))
+                            .toList(),
+                    Map.of(),
+                    records.personFields(),
+                    ZoneOffset.UTC);
         } catch (InvalidCriteria invalid) {
             throw new AssertionError(invalid.problems().toString(), invalid);
         }

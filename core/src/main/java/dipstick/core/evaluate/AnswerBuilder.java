@@ -28,10 +28,18 @@ final class AnswerBuilder {
         unsure[person >> 6] |= (long) (rank & 1) << person;
     }
 
-    /** Sets the outcomes of people one after another, of whom none was set before. */
+    /** Sets the outcomes of people one after another, from the first of a word on, of whom none was set before. */
     void setAll(int first, byte[] ranks, int count) {
-        for (int i = 0; i < count; i++) {
-            raise(first + i, ranks[i]);
+        for (int from = 0; from < count; from += Long.SIZE) {
+            int end = Math.min(count, from + Long.SIZE);
+            long certain = 0;
+            long open = 0;
+            for (int i = from; i < end; i++) {
+                certain |= (long) (ranks[i] >> 1) << i;
+                open |= (long) (ranks[i] & 1) << i;
+            }
+            yes[(first + from) >> 6] = certain;
+            unsure[(first + from) >> 6] = open;
         }
     }
 

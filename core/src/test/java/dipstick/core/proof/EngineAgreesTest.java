@@ -17,10 +17,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The engine and the naive evaluator agree on random tests over random records. A failure is shrunk and printed with its
@@ -32,26 +30,7 @@ class EngineAgreesTest {
     private static final int DOCUMENTS_A_POPULATION = 25;
     private static final int PEOPLE = 14;
 
-    /** Days on which months end, leap days fall and weeks, quarters and years begin. */
-    private static final List<LocalDate> DAYS = List.of(
-            LocalDate.of(2024, 2, 29),
-            LocalDate.of(2026, 2, 28),
-            LocalDate.of(2026, 8, 31),
-            LocalDate.of(2026, 11, 23),
-            LocalDate.of(2027, 1, 1),
-            LocalDate.of(2025, 3, 31),
-            LocalDate.of(2026, 3, 1));
-
-    private static final String TERM_SETS = """
-            [{"id": "codes", "members": [{"system": "local", "code": "hc1"}, {"code": "KF1"}]},
-             {"id": "texts", "members": [{"text": "hearing check", "match": "startsWith"},
-                                          {"text": "PANEL", "match": "contains"}]},
-             {"id": "mixed", "members": [{"code": "HC2"}, {"keyword": "audiogram"}, {"text": "kidney panel"}]}]""";
-
-    private static final Map<String, JsonNode> BY_ID = JsonMapper.shared()
-            .readTree(TERM_SETS)
-            .valueStream()
-            .collect(Collectors.toMap(set -> set.get("id").asString(), set -> set));
+    private static final Map<String, JsonNode> BY_ID = RandomDocuments.byId(RandomDocuments.TERM_SETS);
 
     private record Disagreement(JsonNode test, Made records, String person, Outcome engine, Outcome naive) {}
 
@@ -60,11 +39,11 @@ class EngineAgreesTest {
         int compared = 0;
         for (int seed = FIRST_SEED; compared < DOCUMENTS; seed++) {
             Random random = new Random(seed);
-            LocalDate asOf = DAYS.get(random.nextInt(DAYS.size()));
+            LocalDate asOf = RandomRecords.asOf(random);
             RandomRecords maker = new RandomRecords(random, asOf);
             Made records = maker.make(PEOPLE);
             Population population = Records.of(records.peopleFile(), records.eventsFile());
-            RandomTests tests = new RandomTests(random, maker, asOf);
+            RandomTests tests = new RandomTests(random, maker, asOf, List.of(), List.of());
             for (int i = 0; i < DOCUMENTS_A_POPULATION; i++, compared++) {
                 JsonNode test = tests.test(2);
                 Optional<Disagreement> found = disagreement(test, records, population, asOf);
@@ -79,10 +58,12 @@ class EngineAgreesTest {
     private static Optional<Disagreement> disagreement(
             JsonNode test, Made records, Population population, LocalDate asOf) {
         CriteriaSet set = Records.set(
-                population, "\"termSets\": " + TERM_SETS + ", \"include\": [{\"id\": \"a\", \"test\": " + test + "}]");
+                population,
+                "\"termSets\": " + RandomDocuments.TERM_SETS + ", \"include\": [{\"id\": \"a\", \"test\": " + test
+                        + "}]");
         Answer answer =
                 new Evaluator(population, asOf).answer(set.include().getFirst().test());
-        NaiveEvaluator naive = new NaiveEvaluator(asOf, BY_ID);
+        NaiveEvaluator naive = new NaiveEvaluator(asOf, BY_ID, Map.of(), Map.of());
         for (Row person : records.people()) {
             String id = person.cells().get("id");
             Outcome engine = answer.of(population.find(id).orElseThrow());

@@ -16,6 +16,7 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The tests of criteria.md section 3 answered row by row, day by day, straight from the JSON and the texts of the cells.
@@ -32,6 +33,8 @@ final class NaiveEvaluator {
 
     private final LocalDate asOf;
     private final Map<String, JsonNode> termSets;
+    private final Map<String, JsonNode> rosters;
+    private final Map<String, NaiveDocument> sets;
 
     /** A person, or an event, as its cells; a missing cell is not there. */
     record Row(Map<String, String> cells) {
@@ -46,9 +49,15 @@ final class NaiveEvaluator {
         }
     }
 
-    NaiveEvaluator(LocalDate asOf, Map<String, JsonNode> termSets) {
+    NaiveEvaluator(
+            LocalDate asOf,
+            Map<String, JsonNode> termSets,
+            Map<String, JsonNode> rosters,
+            Map<String, NaiveDocument> sets) {
         this.asOf = asOf;
         this.termSets = termSets;
+        this.rosters = rosters;
+        this.sets = sets;
     }
 
     Outcome answer(JsonNode test, Row person, List<Row> events) {
@@ -81,7 +90,70 @@ final class NaiveEvaluator {
         if (test.has("latest") || test.has("earliest")) {
             return picked(test, person, events);
         }
+        if (test.has("member")) {
+            NaiveDocument set = sets.get(test.get("member").asString());
+            return set.part(test.path("part").asString("list"), person, events);
+        }
+        if (test.has("roster")) {
+            return inRoster(rosters.get(test.get("roster").asString()), person);
+        }
         return followed(test, person, events);
+    }
+
+    private Outcome inRoster(JsonNode roster, Row person) {
+        Outcome noRow = Outcome.YES;
+        for (JsonNode row : roster.get("rows")) {
+            Outcome isRow = Outcome.YES;
+            for (int i = 0; i < row.size(); i++) {
+                String field = roster.get("key").get(i).asString();
+                isRow = and(isRow, isEqual(field, row.get(i), person.cell(field)));
+            }
+            noRow = and(noRow, not(isRow));
+        }
+        return not(noRow);
+    }
+
+    private static Outcome isEqual(String field, JsonNode wanted, Optional<String> cell) {
+        if (cell.isEmpty() || wanted.isNull()) {
+            return Outcome.UNSURE;
+        }
+        if (DATE_FIELDS.contains(field)) {
+            Days one = days(cell.get());
+            Days other = days(wanted.asString());
+            if (one.isExact() && one.equals(other)) {
+                return Outcome.YES;
+            }
+            boolean apart = one.last().isBefore(other.first()) || other.last().isBefore(one.first());
+            return apart ? Outcome.NO : Outcome.UNSURE;
+        }
+        boolean same = NormalText.of(cell.get()).equals(NormalText.of(wanted.asString()));
+        return same ? Outcome.YES : Outcome.NO;
+    }
+
+    /** The last days of the dated events that surely match a selection over all days up to the as-of date. */
+    List<LocalDate> lastDaysOfMatches(JsonNode selection, Row person, List<Row> events) {
+        ObjectNode ever = ((ObjectNode) selection.deepCopy());
+        ever.set("window", JsonNodeFactory.instance.objectNode().put("ever", true));
+        return matches(ever, person, events, "ever").stream()
+                .filter(match -> match.outcome() == Outcome.YES)
+                .flatMap(match -> on(match.event()).stream())
+                .map(Days::last)
+                .sorted()
+                .toList();
+    }
+
+    /** The first day from which a window of this period no longer reaches back to {@code day}. */
+    static LocalDate lapse(LocalDate day, String period) {
+        Period back = Period.parse(period);
+        LocalDate first = day;
+        while (!first.minus(back).isAfter(day)) {
+            first = first.plusDays(1);
+        }
+        return first;
+    }
+
+    static LocalDate less(LocalDate day, String period) {
+        return day.minus(Period.parse(period));
     }
 
     private List<Outcome> each(JsonNode tests, Row person, List<Row> events) {
@@ -90,22 +162,22 @@ final class NaiveEvaluator {
 
     // Kleene's logic, spelled out.
 
-    private static Outcome not(Outcome one) {
+    static Outcome not(Outcome one) {
         return one == Outcome.UNSURE ? one : one == Outcome.YES ? Outcome.NO : Outcome.YES;
     }
 
-    private static Outcome and(Outcome one, Outcome other) {
+    static Outcome and(Outcome one, Outcome other) {
         if (one == Outcome.NO || other == Outcome.NO) {
             return Outcome.NO;
         }
         return one == Outcome.YES && other == Outcome.YES ? Outcome.YES : Outcome.UNSURE;
     }
 
-    private static int count(List<Outcome> outcomes, Predicate<Outcome> which) {
+    static int count(List<Outcome> outcomes, Predicate<Outcome> which) {
         return (int) outcomes.stream().filter(which).count();
     }
 
-    private static Outcome atLeast(int n, int low, int high) {
+    static Outcome atLeast(int n, int low, int high) {
         return low >= n ? Outcome.YES : high < n ? Outcome.NO : Outcome.UNSURE;
     }
 
@@ -123,7 +195,7 @@ final class NaiveEvaluator {
 
     // Dates and windows.
 
-    private static Days days(String written) {
+    static Days days(String written) {
         if (written.length() == 4) {
             LocalDate first = LocalDate.parse(written + "-01-01");
             return new Days(first, first.plusYears(1).minusDays(1));
@@ -144,10 +216,6 @@ final class NaiveEvaluator {
                                 && days.last().isAfter(asOf)
                         ? new Days(days.first(), asOf)
                         : days);
-    }
-
-    private static LocalDate less(LocalDate day, String period) {
-        return day.minus(Period.parse(period));
     }
 
     private Days window(JsonNode window) {

@@ -20,13 +20,24 @@ final class RandomRecords {
     static final List<String> STATUSES = List.of("done", "Cancelled", "active", "resolved", "entered-in-error");
     static final List<String> KEYWORDS = List.of("audiogram", "left ear", "Spine;audiogram");
     static final List<String> SITES = List.of("Mill Lane", "Harbour Row");
+    static final List<String> NAMES = List.of("Marl", "ARDLE", "Tove");
     static final List<String> UNITS = List.of("mmHg", "mg/L");
+
+    /** Days on which months end, leap days fall and weeks, quarters and years begin. */
+    private static final List<LocalDate> AS_OF_DAYS = List.of(
+            LocalDate.of(2024, 2, 29),
+            LocalDate.of(2026, 2, 28),
+            LocalDate.of(2026, 8, 31),
+            LocalDate.of(2026, 11, 23),
+            LocalDate.of(2027, 1, 1),
+            LocalDate.of(2025, 3, 31),
+            LocalDate.of(2026, 3, 1));
 
     private static final List<String> PERIODS =
             List.of("P0D", "P1D", "P30D", "P1M", "P3M", "P6M", "P1Y", "P2Y", "P1M1D");
 
-    private static final List<String> PERSON_COLUMNS =
-            List.of("id", "birth_date", "sex", "site", "frailty", "seen", "aid");
+    private static final List<String> PERSON_COLUMNS = List.of(
+            "id", "family_name", "birth_date", "sex", "status", "deceased_on", "site", "frailty", "seen", "aid");
     private static final List<String> EVENT_COLUMNS = List.of(
             "person_id", "kind", "code", "system", "text", "on", "until", "status", "value", "unit", "keywords");
 
@@ -36,7 +47,10 @@ final class RandomRecords {
     /** People with their events, as the naive evaluator and as files see them. */
     record Made(List<Row> people, Map<String, List<Row>> events) {
         String peopleFile() {
-            return file(PERSON_COLUMNS, "id,birth_date,sex,site,frailty:number,seen:date,aid:flag", people);
+            return file(
+                    PERSON_COLUMNS,
+                    "id,family_name,birth_date,sex,status,deceased_on,site,frailty:number,seen:date,aid:flag",
+                    people);
         }
 
         String eventsFile() {
@@ -61,6 +75,10 @@ final class RandomRecords {
         this.asOf = asOf;
     }
 
+    static LocalDate asOf(Random random) {
+        return AS_OF_DAYS.get(random.nextInt(AS_OF_DAYS.size()));
+    }
+
     Made make(int people) {
         List<Row> made = new ArrayList<>();
         Map<String, List<Row>> events = new HashMap<>();
@@ -68,8 +86,11 @@ final class RandomRecords {
             Map<String, String> cells = new HashMap<>();
             String id = "p" + i;
             put(cells, "id", id, 0);
+            put(cells, "family_name", of(NAMES), 10);
             put(cells, "birth_date", birth(), 8);
             put(cells, "sex", of(List.of("female", "male")), 20);
+            put(cells, "status", of(List.of("active", "Moved  away", "DECEASED")), 60);
+            put(cells, "deceased_on", date(), 90);
             put(cells, "site", of(SITES), 20);
             put(cells, "frailty", of(List.of("1", "2.5", "3", "1e1")), 20);
             put(cells, "seen", date(), 20);
@@ -108,7 +129,7 @@ final class RandomRecords {
     }
 
     /** Born so that the ages of the tests change about the as-of date. */
-    private String birth() {
+    String birth() {
         LocalDate day =
                 asOf.minusMonths(of(List.of(6, 12, 18, 24, 60, 120, 144))).plusDays(random.nextInt(-2, 3));
         return partly(random.nextInt(4) == 0 ? day.with(TemporalAdjusters.lastDayOfMonth()) : day, 12);

@@ -8,23 +8,35 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Made-up tests of every construct but rosters and other sets, all of them valid. */
+/** Made-up tests of every construct, all of them valid; of rosters and other sets where there are some. */
 final class RandomTests {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
     private final Random random;
     private final RandomRecords records;
     private final LocalDate asOf;
+    private final List<String> sets;
+    private final List<String> rosters;
 
-    RandomTests(Random random, RandomRecords records, LocalDate asOf) {
+    /** @param sets the ids of sets, and {@code rosters} those of rosters, that a test may name */
+    RandomTests(Random random, RandomRecords records, LocalDate asOf, List<String> sets, List<String> rosters) {
         this.random = random;
         this.records = records;
         this.asOf = asOf;
+        this.sets = sets;
+        this.rosters = rosters;
     }
 
     ObjectNode test(int depth) {
         if (depth > 0 && random.nextInt(3) == 0) {
             return group(depth);
+        }
+        if (!sets.isEmpty() && random.nextInt(8) == 0) {
+            ObjectNode member = JSON.objectNode().put("member", records.of(sets));
+            return random.nextBoolean() ? member : member.put("part", records.of(List.of("list", "eligible", "has")));
+        }
+        if (!rosters.isEmpty() && random.nextInt(10) == 0) {
+            return JSON.objectNode().put("roster", records.of(rosters));
         }
         return switch (random.nextInt(10)) {
             case 0, 1 -> personField();
@@ -159,7 +171,7 @@ final class RandomTests {
         return dates;
     }
 
-    private ObjectNode selection() {
+    ObjectNode selection() {
         ObjectNode selection = JSON.objectNode();
         if (random.nextInt(3) == 0) {
             selection.set("kinds", list(records.of(RandomRecords.KINDS)));

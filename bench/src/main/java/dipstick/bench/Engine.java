@@ -75,7 +75,7 @@ final class Engine {
     /** Fetches the ids on the list; returns how many. */
     int fetch(CriteriaSet set, LocalDate day) {
         Reading reading = asOf(day).read(set);
-        return reading.list().yes().stream().mapToObj(population::idOf).toList().size();
+        return population.idsOf(reading.list().yes()).size();
     }
 
     int members(CriteriaSet set, LocalDate day) {

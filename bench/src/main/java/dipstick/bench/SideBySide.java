@@ -49,6 +49,9 @@ final class SideBySide implements Callable<Integer> {
             defaultValue = "DUCKDB,SQLITE,H2")
     private List<Peer.Kind> kinds = List.of();
 
+    @Option(names = "--alone", description = "only the engine")
+    private boolean alone;
+
     @Option(names = "--postgresql", description = "the JDBC address of an empty database of a local server")
     private Optional<String> postgresql = Optional.empty();
 
@@ -86,7 +89,7 @@ final class SideBySide implements Callable<Integer> {
     }
 
     private List<Peer.Kind> kinds() {
-        List<Peer.Kind> all = new ArrayList<>(kinds);
+        List<Peer.Kind> all = new ArrayList<>(alone ? List.of() : kinds);
         postgresql.ifPresent(any -> all.add(Peer.Kind.POSTGRESQL));
         return all;
     }

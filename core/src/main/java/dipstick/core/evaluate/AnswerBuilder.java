@@ -1,10 +1,18 @@
 package dipstick.core.evaluate;
 
 import dipstick.core.Outcome;
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.VarHandle;
+import java.nio.ByteOrder;
 import java.util.BitSet;
 
 /** Sets the outcomes of people, range by range, then seals them into an {@link Answer}. Nobody is a yes at first. */
 final class AnswerBuilder {
+    private static final VarHandle EIGHT_RANKS =
+            MethodHandles.byteArrayViewVarHandle(long[].class, ByteOrder.LITTLE_ENDIAN);
+    private static final long LOWEST_BITS = 0x0101010101010101L;
+    private static final long GATHER = 0x0102040810204080L;
+
     private final long[] yes;
     private final long[] unsure;
 
@@ -22,24 +30,23 @@ final class AnswerBuilder {
         }
     }
 
-    /** Raises somebody's outcome to one of this rank, where it is less; {@link #seal} sorts out who is both. */
-    void raise(int person, int rank) {
-        yes[person >> 6] |= (long) (rank >> 1) << person;
-        unsure[person >> 6] |= (long) (rank & 1) << person;
+    /** Makes somebody a yes, or else one of whom it can't be told; {@link #seal} sorts out who is both. */
+    void raise(int person, boolean certain) {
+        (certain ? yes : unsure)[person >> 6] |= 1L << person;
     }
 
-    /** Sets the outcomes of people one after another, from the first of a word on, of whom none was set before. */
+    /**
+     * Sets the outcomes of people one after another, from the first of a word on, of whom none was set before. Eight
+     * ranks are taken at a time, and a multiplication moves the same bit of each next to each other.
+     *
+     * @param ranks of {@code count} people; there is room for a multiple of eight
+     */
     void setAll(int first, byte[] ranks, int count) {
-        for (int from = 0; from < count; from += Long.SIZE) {
-            int end = Math.min(count, from + Long.SIZE);
-            long certain = 0;
-            long open = 0;
-            for (int i = from; i < end; i++) {
-                certain |= (long) (ranks[i] >> 1) << i;
-                open |= (long) (ranks[i] & 1) << i;
-            }
-            yes[(first + from) >> 6] = certain;
-            unsure[(first + from) >> 6] = open;
+        for (int from = 0; from < count; from += Byte.SIZE) {
+            long eight = (long) EIGHT_RANKS.get(ranks, from);
+            int shift = from & (Long.SIZE - 1);
+            yes[(first + from) >> 6] |= ((((eight >>> 1) & LOWEST_BITS) * GATHER) >>> 56) << shift;
+            unsure[(first + from) >> 6] |= (((eight & LOWEST_BITS) * GATHER) >>> 56) << shift;
         }
     }
 

@@ -37,7 +37,12 @@ final class Counting implements EventKernel {
         Events events = seen.population().events();
         AnswerBuilder answer = new AnswerBuilder(people);
         PeopleRange.forEach(
-                people, range -> matcher.forEachRow(range, (row, rank) -> answer.raise(events.owner(row), rank)));
+                people,
+                range -> matcher.forEachRow(range, (marked, count) -> {
+                    for (int i = 0; i < count; i++) {
+                        answer.raise(events.owner(Matches.unmarked(marked[i])), marked[i] >= 0);
+                    }
+                }));
         return answer.seal();
     }
 
@@ -48,10 +53,12 @@ final class Counting implements EventKernel {
         PeopleRange.forEach(people, range -> {
             int[] certain = new int[range.size()];
             int[] possible = new int[range.size()];
-            matcher.forEachRow(range, (row, rank) -> {
-                int place = events.owner(row) - range.first();
-                certain[place] += rank >> 1;
-                possible[place]++;
+            matcher.forEachRow(range, (marked, found) -> {
+                for (int i = 0; i < found; i++) {
+                    int place = events.owner(Matches.unmarked(marked[i])) - range.first();
+                    certain[place] += marked[i] >= 0 ? 1 : 0;
+                    possible[place]++;
+                }
             });
             for (int place = 0; place < certain.length; place++) {
                 answer.set(range.first() + place, count.answer(certain[place], possible[place]));

@@ -64,13 +64,13 @@ final class DueDates {
     }
 
     /** The due dates of those in {@code who}, at the places of their numbers. */
-    List<Due> of(BitSet who) {
+    Due[] of(BitSet who) {
         int people = seen.population().size();
         Due[] dues = new Due[people];
         PeopleRange.forEach(people, range -> {
             List<Gathering> gathered = renewables.stream()
                     .map(renewable -> Gathering.of(
-                            renewable.matcher(), range, seen.population().events(), who))
+                            renewable.matcher(), range, seen.population().events(), who::get))
                     .toList();
             Matches matches = new Matches();
             int[] lapses = new int[renewables.size()];
@@ -84,7 +84,7 @@ final class DueDates {
                 dues[person] = due(lapses);
             }
         });
-        return Arrays.asList(dues);
+        return dues;
     }
 
     private Due due(int[] lapses) {

@@ -218,8 +218,8 @@ public final class Evaluator {
     private Answer ofPeople(FieldMatcher matcher) {
         AnswerBuilder answer = new AnswerBuilder(people);
         PeopleRange.forEach(people, range -> {
-            byte[] ranks = new byte[range.size()];
-            Arrays.fill(ranks, Outcome.YES.rank());
+            byte[] ranks = new byte[(range.size() + 7) & ~7];
+            Arrays.fill(ranks, 0, range.size(), Outcome.YES.rank());
             matcher.lower(ranks, range.first(), range.size());
             answer.setAll(range.first(), ranks, range.size());
         });

@@ -34,10 +34,11 @@ final class EventMatcher {
     private final int[] concepts;
     private final List<FieldMatcher> ofRow = new ArrayList<>();
 
-    /** Takes a row that matches with a rank above no. */
+    /** Takes rows that match, or may match, a stretch at a time. */
     @FunctionalInterface
     interface RowSink {
-        void row(int row, int rank);
+        /** @param marked the rows, as {@link Matches#marked}; the array is used again for the next stretch */
+        void rows(int[] marked, int count);
     }
 
     EventMatcher(Selection selection, Seen seen) {
@@ -86,6 +87,7 @@ final class EventMatcher {
     /** The rows of some people that are, or may be, in the selection, concept by concept. */
     void forEachRow(PeopleRange people, RowSink sink) {
         byte[] ranks = new byte[STRETCH];
+        int[] marked = new int[STRETCH];
         for (int concept : concepts) {
             int end = events.firstRow(concept, people.end());
             for (int first = events.firstRow(concept, people.first()); first < end; first += STRETCH) {
@@ -94,13 +96,23 @@ final class EventMatcher {
                 for (FieldMatcher part : ofRow) {
                     part.lower(ranks, first, count);
                 }
-                for (int i = 0; i < count; i++) {
-                    if (ranks[i] > 0) {
-                        sink.row(first + i, ranks[i]);
-                    }
+                int found = mark(ranks, first, count, marked);
+                if (found > 0) {
+                    sink.rows(marked, found);
                 }
             }
         }
+    }
+
+    /** Gathers the rows above no; without a branch, since whether the next one matches can't be foreseen. */
+    private static int mark(byte[] ranks, int first, int count, int[] marked) {
+        int found = 0;
+        for (int i = 0; i < count; i++) {
+            int rank = ranks[i];
+            marked[found] = Matches.marked(first + i, rank);
+            found += (rank + 1) >> 1;
+        }
+        return found;
     }
 
     private void narrowToKinds(Set<ComparedText> kinds) {
@@ -128,13 +140,7 @@ final class EventMatcher {
     private FieldMatcher window(Window window) {
         EventDates dates = seen.dates();
         if (window instanceof Window.AtAge(var ages)) {
-            AgeWindow atAge = new AgeWindow(ages, seen.population().birthDate());
-            return event -> {
-                int person = events.owner(event);
-                return dates.isDated(event)
-                        ? atAge.of(person, dates.first(event), dates.last(event))
-                        : atAge.ofUndated(person, seen.today());
-            };
+            return new AtAge(new AgeWindow(ages, seen.population().birthDate()), events, dates, seen.today());
         }
         return dates.in(window.daysAsOf(seen.asOf()));
     }
@@ -159,5 +165,16 @@ final class EventMatcher {
 
     private Outcome notEnded(DateRange until) {
         return until.first() > seen.today() ? Outcome.YES : until.last() <= seen.today() ? Outcome.NO : Outcome.UNSURE;
+    }
+
+    /** The window of ages that each event's person has. */
+    private record AtAge(AgeWindow window, Events events, EventDates dates, int today) implements FieldMatcher {
+        @Override
+        public Outcome of(int event) {
+            int person = events.owner(event);
+            return dates.isDated(event)
+                    ? window.of(person, dates.first(event), dates.last(event))
+                    : window.ofUndated(person, today);
+        }
     }
 }

@@ -35,7 +35,7 @@ final class Following {
         AnswerBuilder answer = new AnswerBuilder(people);
         PeopleRange.forEach(people, range -> {
             Gathering anchored = Gathering.of(anchors, range, events);
-            Gathering followed = Gathering.of(expected, range, events);
+            Gathering followed = Gathering.of(expected, range, events, person -> !anchored.isEmpty(person));
             OfPerson ofPerson = new OfPerson();
             for (int person = range.first(); person < range.end(); person++) {
                 if (!anchored.isEmpty(person)) {

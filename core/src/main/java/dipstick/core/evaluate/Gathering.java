@@ -2,7 +2,7 @@ package dipstick.core.evaluate;
 
 import dipstick.core.population.Events;
 import java.util.Arrays;
-import java.util.BitSet;
+import java.util.function.IntPredicate;
 
 /** The events of a range of people that match a selection, sorted by person. */
 final class Gathering {
@@ -18,25 +18,31 @@ final class Gathering {
 
     static Gathering of(EventMatcher matcher, PeopleRange people, Events events) {
         Rows rows = new Rows();
-        matcher.forEachRow(people, rows);
+        matcher.forEachRow(people, rows::add);
         return sorted(rows, people, events);
     }
 
-    /** Only the events of those of the range who are in {@code who}. */
-    static Gathering of(EventMatcher matcher, PeopleRange people, Events events, BitSet who) {
+    /** Only the events of those of the range for whom {@code who} holds. */
+    static Gathering of(EventMatcher matcher, PeopleRange people, Events events, IntPredicate who) {
         Rows rows = new Rows();
-        matcher.forEachRow(people, (row, rank) -> {
-            if (who.get(events.owner(row))) {
-                rows.row(row, rank);
+        matcher.forEachRow(people, (marked, count) -> {
+            int kept = 0;
+            for (int i = 0; i < count; i++) {
+                if (who.test(events.owner(Matches.unmarked(marked[i])))) {
+                    marked[kept++] = marked[i];
+                }
             }
+            rows.add(marked, kept);
         });
         return sorted(rows, people, events);
     }
 
     private static Gathering sorted(Rows rows, PeopleRange people, Events events) {
+        int[] places = new int[rows.size];
         int[] starts = new int[people.size() + 1];
         for (int i = 0; i < rows.size; i++) {
-            starts[rows.owner(i, events) - people.first() + 1]++;
+            places[i] = events.owner(Matches.unmarked(rows.marked[i])) - people.first();
+            starts[places[i] + 1]++;
         }
         for (int person = 1; person < starts.length; person++) {
             starts[person] += starts[person - 1];
@@ -44,7 +50,7 @@ final class Gathering {
         int[] next = starts.clone();
         int[] sorted = new int[rows.size];
         for (int i = 0; i < rows.size; i++) {
-            sorted[next[rows.owner(i, events) - people.first()]++] = rows.marked[i];
+            sorted[next[places[i]]++] = rows.marked[i];
         }
         return new Gathering(people, starts, sorted);
     }
@@ -60,21 +66,16 @@ final class Gathering {
     }
 
     /** Matching rows in the order of their concepts. */
-    private static final class Rows implements EventMatcher.RowSink {
+    private static final class Rows {
         private int[] marked = new int[1024];
         private int size;
 
-        @Override
-        public void row(int row, int rank) {
-            if (size == marked.length) {
-                marked = Arrays.copyOf(marked, 2 * size);
+        void add(int[] more, int count) {
+            if (size + count > marked.length) {
+                marked = Arrays.copyOf(marked, Math.max(2 * size, size + count));
             }
-            marked[size++] = Matches.marked(row, rank);
-        }
-
-        int owner(int place, Events events) {
-            int event = marked[place];
-            return events.owner(event >= 0 ? event : ~event);
+            System.arraycopy(more, 0, marked, size, count);
+            size += count;
         }
     }
 }

@@ -39,9 +39,14 @@ final class Matches {
         }
     }
 
-    /** An event with whether it matches for certain, in one number. */
+    /** An event with whether it matches for certain, in one number: the complement of one that only may. */
     static int marked(int event, int rank) {
-        return rank == Outcome.YES.rank() ? event : ~event;
+        return event ^ -(rank & 1);
+    }
+
+    /** The event of such a number. */
+    static int unmarked(int marked) {
+        return marked ^ (marked >> 31);
     }
 
     int size() {
@@ -53,8 +58,7 @@ final class Matches {
     }
 
     int event(int index) {
-        int marked = events[from + index];
-        return marked >= 0 ? marked : ~marked;
+        return unmarked(events[from + index]);
     }
 
     boolean isCertain(int index) {

@@ -7,6 +7,7 @@ import dipstick.core.population.Column;
 import dipstick.core.records.FieldValue;
 import dipstick.core.time.DateRange;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,6 +24,9 @@ final class RosterMatcher {
     /** By the code of the looked up text in its column. */
     private final Map<Integer, List<Roster.Row>> rowsByCode = new HashMap<>();
 
+    /** The codes that have rows: most people's have none, which is told by a bit. */
+    private final BitSet listed = new BitSet();
+
     private final List<Roster.Row> rowsWithoutText = new ArrayList<>();
 
     RosterMatcher(Roster roster, Seen seen) {
@@ -35,6 +39,7 @@ final class RosterMatcher {
                 .findFirst()
                 .map(roster.key()::indexOf);
         lookup.ifPresent(this::indexRows);
+        rowsByCode.keySet().forEach(listed::set);
     }
 
     static Answer ofEverybody(Roster roster, Seen seen) {
@@ -84,7 +89,7 @@ final class RosterMatcher {
         if (code == Codes.MISSING) {
             return roster.rows();
         }
-        List<Roster.Row> rows = rowsByCode.getOrDefault(code, List.of());
+        List<Roster.Row> rows = listed.get(code) ? rowsByCode.getOrDefault(code, List.of()) : List.of();
         return rowsWithoutText.isEmpty()
                 ? rows
                 : Stream.concat(rows.stream(), rowsWithoutText.stream()).toList();

@@ -2,6 +2,9 @@ package dipstick.core.population;
 
 import dipstick.core.records.Field;
 import dipstick.core.records.Fields;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 
@@ -61,6 +64,15 @@ public final class Population {
 
     public String idOf(int person) {
         return id().compared().get(id().codes().get(person));
+    }
+
+    /** The ids of people, in the order of their numbers. */
+    public List<String> idsOf(BitSet people) {
+        List<String> ids = new ArrayList<>(people.cardinality());
+        for (int person = people.nextSetBit(0); person >= 0; person = people.nextSetBit(person + 1)) {
+            ids.add(idOf(person));
+        }
+        return ids;
     }
 
     /** The number of the person with this id. People's ids are their own, so code and number go together. */

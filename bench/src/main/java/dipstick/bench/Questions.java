@@ -200,6 +200,11 @@ final class Questions {
                 day -> people(day) + " AND NOT " + exists("result", "R01", day.minusYears(4), day));
     }
 
+    /** A document of these parts, which may name the term sets of the questions. */
+    static String document(String parts) {
+        return new Question("", TERM_SETS + parts, any -> "").document();
+    }
+
     /** Four criteria, whose levels are asked for after one of them was changed. */
     static String levelsDocument(String lookback) {
         return ("{'format': 'dipstick-criteria/1', 'id': 'q', 'name': 'Q', " + TERM_SETS + """

@@ -76,6 +76,9 @@ final class Counting implements EventKernel {
     }
 
     private Outcome ofDifferent(Matches matches) {
+        if (matches.size() < count.least()) {
+            return Outcome.NO;
+        }
         int exact = 0;
         for (int i = 0; i < matches.size(); i++) {
             if (isExact(matches.event(i))) {

@@ -151,8 +151,7 @@ public final class Evaluator {
         Column.OfDate on = seen.population().deceasedOn();
         byte[] ofDay = new byte[on.codeCount()];
         for (int code = 1; code < ofDay.length; code++) {
-            ofDay[code] =
-                    Outcome.of(on.days().get(code).first() <= seen.today()).rank();
+            ofDay[code] = Outcome.of(on.days().first(code) <= seen.today()).rank();
         }
         Answer byStatus = ofPeople(new FieldMatcher.ByCode(status.codes(), ofStatus));
         return byStatus.or(ofPeople(new FieldMatcher.ByCode(on.codes(), ofDay))).yes();
@@ -209,7 +208,9 @@ public final class Evaluator {
                 .birthsOn(Math.toIntExact(age.on().seenFrom(seen.asOf()).toEpochDay()));
         byte[] ranks = new byte[birth.codeCount()];
         for (int code = 1; code < ranks.length; code++) {
-            ranks[code] = birth.days().get(code).liesIn(births).rank();
+            ranks[code] = DateRange.relate(
+                            birth.days().first(code), birth.days().last(code), births.first(), births.last())
+                    .rank();
         }
         ranks[Codes.MISSING] = Outcome.UNSURE.rank();
         return new FieldMatcher.ByCode(birth.codes(), ranks);

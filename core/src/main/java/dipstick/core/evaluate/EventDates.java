@@ -23,9 +23,8 @@ final class EventDates {
         this.firsts = new int[on.codeCount()];
         this.lasts = new int[on.codeCount()];
         for (int code = 0; code < firsts.length; code++) {
-            DateRange days = on.days().get(code);
-            firsts[code] = days.first();
-            lasts[code] = DateRange.clipLast(days.first(), days.last(), asOf);
+            firsts[code] = on.days().first(code);
+            lasts[code] = DateRange.clipLast(firsts[code], on.days().last(code), asOf);
         }
     }
 

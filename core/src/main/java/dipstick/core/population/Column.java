@@ -1,6 +1,5 @@
 package dipstick.core.population;
 
-import dipstick.core.time.DateRange;
 import java.util.List;
 import java.util.Map;
 
@@ -45,7 +44,7 @@ public sealed interface Column {
     }
 
     /** @param days by code; the first is unused */
-    record OfDate(Codes codes, List<DateRange> days) implements Column {
+    record OfDate(Codes codes, Dates days) implements Column {
         @Override
         public int codeCount() {
             return days.size();

@@ -49,7 +49,8 @@ final class ColumnBuilder {
             case IDENTIFIER, TEXT -> texts.seal(Codes.pack(ordered, ordered.length, texts.highest()));
             case NUMBER ->
                 new Column.OfNumber(Codes.pack(ordered, ordered.length, numbers.highest()), numbers.values());
-            case DATE -> new Column.OfDate(Codes.pack(ordered, ordered.length, dates.highest()), dates.values());
+            case DATE ->
+                new Column.OfDate(Codes.pack(ordered, ordered.length, dates.highest()), new Dates(dates.values()));
             case FLAG -> new Column.OfFlag(Codes.pack(ordered, ordered.length, Column.OfFlag.TRUE));
         };
     }

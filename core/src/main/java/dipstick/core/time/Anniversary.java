@@ -1,7 +1,6 @@
 package dipstick.core.time;
 
 import java.time.LocalDate;
-import java.time.YearMonth;
 
 /**
  * The first day on which a number of months is complete, as {@code ChronoUnit.MONTHS.between} counts them: where
@@ -11,9 +10,7 @@ final class Anniversary {
     private Anniversary() {}
 
     static LocalDate plusMonths(LocalDate day, long months) {
-        YearMonth month = YearMonth.from(day).plusMonths(months);
-        return month.isValidDay(day.getDayOfMonth())
-                ? month.atDay(day.getDayOfMonth())
-                : month.plusMonths(1).atDay(1);
+        LocalDate stopped = day.plusMonths(months);
+        return stopped.getDayOfMonth() == day.getDayOfMonth() ? stopped : stopped.plusDays(1);
     }
 }

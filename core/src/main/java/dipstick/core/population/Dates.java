@@ -1,0 +1,36 @@
+package dipstick.core.population;
+
+import dipstick.core.time.DateRange;
+import java.util.AbstractList;
+import java.util.List;
+
+/** The different dates of a column, by code; the first is unused. */
+public final class Dates extends AbstractList<DateRange> {
+    private final int[] firsts;
+    private final int[] lasts;
+
+    Dates(List<DateRange> dates) {
+        this.firsts = dates.stream().mapToInt(DateRange::first).toArray();
+        this.lasts = dates.stream().mapToInt(DateRange::last).toArray();
+    }
+
+    /** The first day of the date with this code. */
+    public int first(int code) {
+        return firsts[code];
+    }
+
+    /** The last day of the date with this code. */
+    public int last(int code) {
+        return lasts[code];
+    }
+
+    @Override
+    public DateRange get(int code) {
+        return new DateRange(firsts[code], lasts[code]);
+    }
+
+    @Override
+    public int size() {
+        return firsts.length;
+    }
+}

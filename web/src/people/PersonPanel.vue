@@ -12,7 +12,8 @@ const SECTIONS = { INCLUDE: 'Include', EXCLUDE: 'Exclude', SHOULD_HAVE: 'Should 
 const HIDDEN = new Set(['person id', 'family name', 'given name', 'birth date', 'provider', 'site'])
 
 function recordsOf(reason: Schemas['ReasonView']): number[] {
-  return [...reason.records, ...reason.parts.flatMap(recordsOf)]
+  const nearest = reason.nearest === undefined ? [] : [reason.nearest]
+  return [...reason.witness, ...nearest, ...reason.parts.flatMap(recordsOf)]
 }
 
 const lit = computed(() => new Set(view.criteria.flatMap((one) => recordsOf(one.reason))))

@@ -26,4 +26,8 @@ public record Selection(
     public Selection within(Window other) {
         return new Selection(kinds, terms, where, active, other);
     }
+
+    public Selection where(List<FieldTest> other) {
+        return new Selection(kinds, terms, other, active, window);
+    }
 }

@@ -2,6 +2,9 @@ package dipstick.core.explain;
 
 import dipstick.core.Outcome;
 import dipstick.core.criteria.Count;
+import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.Criterion;
+import dipstick.core.criteria.FieldTest;
 import dipstick.core.criteria.Selection;
 import dipstick.core.criteria.Test;
 import dipstick.core.evaluate.Evaluator;
@@ -22,6 +25,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 
 /** Says of one person why a test answers as it does. */
 public final class Explainer {
@@ -47,8 +51,7 @@ public final class Explainer {
             case Test.Events events -> ofEvents(outcome, events);
             case Test.Pick pick -> ofPick(outcome, pick);
             case Test.Sequence sequence -> ofSequence(outcome, sequence);
-            case Test.Member member ->
-                plain(outcome, verdict(outcome, "in what “" + member.set().name() + "” gives"));
+            case Test.Member member -> ofMember(outcome, member);
             case Test.InRoster roster ->
                 plain(
                         outcome,
@@ -58,11 +61,31 @@ public final class Explainer {
 
     private Reason group(Outcome outcome, String sentence, List<Test> of) {
         return new Reason(
-                outcome, sentence, List.of(), of.stream().map(this::explain).toList());
+                outcome,
+                sentence,
+                List.of(),
+                OptionalInt.empty(),
+                of.stream().map(this::explain).toList());
     }
 
     private static Reason plain(Outcome outcome, String sentence) {
-        return new Reason(outcome, sentence, List.of(), List.of());
+        return Reason.of(outcome, sentence, List.of());
+    }
+
+    private Reason ofMember(Outcome outcome, Test.Member member) {
+        CriteriaSet set = member.set();
+        List<Criterion> criteria = new ArrayList<>(set.include());
+        criteria.addAll(set.exclude());
+        set.shouldHave().ifPresent(should -> criteria.addAll(should.of()));
+        return new Reason(
+                outcome,
+                verdict(outcome, "in what “" + set.name() + "” gives"),
+                List.of(),
+                OptionalInt.empty(),
+                criteria.stream()
+                        .filter(criterion -> !criterion.off())
+                        .map(criterion -> explain(criterion.test()))
+                        .toList());
     }
 
     private static String verdict(Outcome outcome, String what) {
@@ -128,7 +151,18 @@ public final class Explainer {
         if (!open.isEmpty() && (certain.isEmpty() || outcome == Outcome.UNSURE)) {
             sentences.add("May count: " + words.list(open) + why(open.getFirst(), test.events()) + ".");
         }
-        return new Reason(outcome, String.join(" ", sentences), numbers(matches), List.of());
+        return Reason.of(outcome, String.join(" ", sentences), numbers(witness(outcome, test, matches, certain)));
+    }
+
+    /**
+     * Certain records are enough for a yes that asks for some, and for a no where there are too many; for a yes of none,
+     * and a no of too few, their absence speaks, and those that are there are told.
+     */
+    private static List<EventMatch> witness(
+            Outcome outcome, Test.Events test, List<EventMatch> matches, List<EventMatch> certain) {
+        boolean isEnough = outcome == Outcome.YES && !test.count().hasMost();
+        boolean isTooMany = outcome == Outcome.NO && test.count().least() == 0;
+        return isEnough || isTooMany ? certain : matches;
     }
 
     /** Why a record only may count: its date, or something else about it. */
@@ -145,19 +179,48 @@ public final class Explainer {
                 ? "at that age"
                 : DayWords.inSentence(selection.window().daysAsOf(evaluator.asOf()));
         String sentence = "No " + noun + " " + window + ".";
-        Optional<EventMatch> nearest = nearest(selection);
-        return nearest.map(miss -> new Reason(
-                        outcome, sentence + " The nearest: " + words.one(miss) + ".", List.of(miss.event()), List.of()))
-                .orElse(new Reason(outcome, sentence + " None on record at any time.", List.of(), List.of()));
+        return nearest(selection)
+                .map(miss -> missed(outcome, sentence + " The nearest: " + words.one(miss) + ".", miss))
+                .or(() -> failedValue(outcome, sentence, selection))
+                .orElse(Reason.of(outcome, sentence + " None on record at any time.", List.of()));
     }
 
+    private static Reason missed(Outcome outcome, String sentence, EventMatch miss) {
+        return new Reason(outcome, sentence, List.of(), OptionalInt.of(miss.event()), List.of());
+    }
+
+    /** The record that fits all but the window and is nearest to it; of two as near the later one. */
     private Optional<EventMatch> nearest(Selection selection) {
-        List<EventMatch> all = evaluator.matching(person, selection.within(new Window.AnyDay()));
-        int today = Math.toIntExact(evaluator.asOf().toEpochDay());
-        return all.stream()
-                .min(Comparator.comparingInt((EventMatch match) -> match.on()
-                        .map(days -> Math.min(Math.abs(days.first() - today), Math.abs(days.last() - today)))
-                        .orElse(Integer.MAX_VALUE)));
+        DateRange window = selection.window() instanceof Window.AtAge
+                ? DateRange.ALL_DAYS
+                : selection.window().daysAsOf(evaluator.asOf());
+        return evaluator.matching(person, selection.within(new Window.AnyDay())).stream()
+                .min(Comparator.comparingLong((EventMatch match) -> distance(match, window))
+                        .thenComparing(Explainer::lastDay, Comparator.reverseOrder()));
+    }
+
+    private static long distance(EventMatch match, DateRange window) {
+        return match.on()
+                .map(days -> Math.max(
+                        0L, Math.max((long) window.first() - days.last(), (long) days.first() - window.last())))
+                .orElse(Long.MAX_VALUE);
+    }
+
+    private static int lastDay(EventMatch match) {
+        return match.on().map(DateRange::last).orElse(Integer.MIN_VALUE);
+    }
+
+    /** The last record that would count if a test of its value held. */
+    private Optional<Reason> failedValue(Outcome outcome, String sentence, Selection selection) {
+        List<FieldTest> others = selection.where().stream()
+                .filter(test -> !test.field().name().equals("value"))
+                .toList();
+        if (others.size() == selection.where().size()) {
+            return Optional.empty();
+        }
+        return evaluator.matching(person, selection.where(others)).stream()
+                .max(Comparator.comparingInt(Explainer::lastDay))
+                .map(miss -> missed(outcome, sentence + " Its value does not fit: " + words.one(miss) + ".", miss));
     }
 
     private Reason ofPick(Outcome outcome, Test.Pick pick) {
@@ -169,7 +232,7 @@ public final class Explainer {
         String sentence = picked.size() == 1
                 ? "The " + which + " is " + words.one(picked.getFirst()) + "."
                 : "The " + which + " may be any of: " + words.list(picked) + ".";
-        return new Reason(outcome, sentence, numbers(picked), List.of());
+        return Reason.of(outcome, sentence, numbers(picked));
     }
 
     private Reason ofSequence(Outcome outcome, Test.Sequence test) {
@@ -185,7 +248,7 @@ public final class Explainer {
                         ? "nothing that could follow is on record"
                         : "what could follow: " + words.list(followers))
                 + ".";
-        return new Reason(outcome, sentence, records, List.of());
+        return Reason.of(outcome, sentence, records);
     }
 
     private static List<Integer> numbers(List<EventMatch> matches) {

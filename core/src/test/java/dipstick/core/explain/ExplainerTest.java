@@ -33,7 +33,7 @@ class ExplainerTest {
         Reason reason = reason("has", CHECK);
         assertThat(reason.outcome()).isEqualTo(Outcome.YES);
         assertThat(reason.words()).isEqualTo("Hearing check on 3 May 2026, HC1 on 3 Jan 2026.");
-        assertThat(reason.records()).hasSize(2);
+        assertThat(reason.witness()).hasSize(2);
     }
 
     @Test
@@ -42,6 +42,21 @@ class ExplainerTest {
                 .isEqualTo("No hearing check from 23 Nov 2025 to 23 Nov 2026."
                         + " The nearest: Hearing check on 3 May 2024.");
         assertThat(reason("none", CHECK).words()).endsWith("None on record at any time.");
+    }
+
+    @Test
+    void a_no_for_a_value_names_the_record_whose_value_does_not_fit() {
+        String high = "{'events': {'kinds': ['result'], 'where': [{'field': 'value', 'above': 170}]}}";
+        Reason reason = reason("has", high);
+        assertThat(reason.words()).endsWith("Its value does not fit: Blood pressure 162 mmHg on 1 Jan 2026.");
+        assertThat(reason.witness()).isEmpty();
+        assertThat(reason.nearest()).isPresent();
+    }
+
+    @Test
+    void the_nearest_miss_is_the_one_nearest_to_the_window() {
+        String ago = "{'events': {'terms': ['hc'], 'window': {'ago': ['P20Y', 'P18M']}}}";
+        assertThat(reason("has", ago).words()).endsWith("The nearest: HC1 on 3 Jan 2026.");
     }
 
     @Test

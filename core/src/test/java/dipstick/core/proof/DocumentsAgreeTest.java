@@ -143,7 +143,7 @@ class DocumentsAgreeTest {
         List<Outcome> has = new ArrayList<>();
         List<Outcome> eligible = new ArrayList<>();
         for (Row person : records.people()) {
-            List<Row> events = records.events().get(person.cells().get("id"));
+            List<Row> events = records.of(person);
             List<Outcome> alone = new ArrayList<>();
             List.of("include", "exclude", "shouldHave")
                     .forEach(section -> alone.addAll(outer.alone(section, person, events)));

@@ -133,7 +133,7 @@ class MetamorphicTest {
                 people.add(with(row, "id", id));
                 events.put(
                         id,
-                        one.records().events().get(row.cells().get("id")).stream()
+                        one.records().of(row).stream()
                                 .map(event -> with(event, "person_id", id))
                                 .toList());
             }

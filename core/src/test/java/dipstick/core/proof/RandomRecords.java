@@ -39,13 +39,19 @@ final class RandomRecords {
     private static final List<String> PERSON_COLUMNS = List.of(
             "id", "family_name", "birth_date", "sex", "status", "deceased_on", "site", "frailty", "seen", "aid");
     private static final List<String> EVENT_COLUMNS = List.of(
-            "person_id", "kind", "code", "system", "text", "on", "until", "status", "value", "unit", "keywords");
+            "id", "person_id", "kind", "code", "system", "text", "on", "until", "status", "value", "unit", "keywords");
 
     private final Random random;
     private final LocalDate asOf;
+    private int eventsMade;
 
     /** People with their events, as the naive evaluator and as files see them. */
     record Made(List<Row> people, Map<String, List<Row>> events) {
+        /** A person's events. */
+        List<Row> of(Row person) {
+            return events.get(person.cells().get("id"));
+        }
+
         String peopleFile() {
             return file(
                     PERSON_COLUMNS,
@@ -108,6 +114,7 @@ final class RandomRecords {
 
     private Row event(String person) {
         Map<String, String> cells = new HashMap<>();
+        put(cells, "id", "e" + eventsMade++, 0);
         put(cells, "person_id", person, 0);
         put(cells, "kind", of(KINDS), 0);
         put(cells, "code", of(CODES), 30);

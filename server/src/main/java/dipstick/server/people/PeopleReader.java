@@ -100,7 +100,8 @@ public class PeopleReader {
         return new ReasonView(
                 reason.outcome(),
                 reason.words(),
-                reason.records(),
+                reason.witness(),
+                reason.nearest().stream().boxed().findFirst(),
                 reason.parts().stream().map(PeopleReader::view).toList());
     }
 

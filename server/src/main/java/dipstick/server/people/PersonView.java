@@ -24,8 +24,12 @@ public record PersonView(
     /** @param reason nothing where the criterion is switched off */
     public record CriterionReason(Section section, String id, String sentence, ReasonView reason) {}
 
-    /** @param records the numbers of the records it speaks of */
-    public record ReasonView(Outcome outcome, String words, List<Integer> records, List<ReasonView> parts) {}
+    /**
+     * @param witness the numbers of the records that make it so
+     * @param nearest the record that nearly counted, where the answer is no
+     */
+    public record ReasonView(
+            Outcome outcome, String words, List<Integer> witness, Optional<Integer> nearest, List<ReasonView> parts) {}
 
     /**
      * A record on the time line.

@@ -5,7 +5,8 @@ import { count } from '@/stick'
 import Button from 'primevue/button'
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Draft } from './levels'
-import { ON_LIST, sameBehind, type Behind } from './who'
+import NearList from './NearList.vue'
+import { NEAR, ON_LIST, sameBehind, type Behind } from './who'
 
 /** The people behind a number, and one of them opened beside the sheet. */
 const { draft, behind, levels, asOf } = defineProps<{
@@ -26,10 +27,13 @@ const person = shallowRef<Schemas['PersonView']>()
 const personId = ref<string>()
 const opened = useTemplateRef('opened')
 
-const tabs = computed<{ behind: Behind; count: number }[]>(() => [
+const crossings = shallowRef<Schemas['Crossing'][]>([])
+
+const tabs = computed<{ behind: Behind; count?: number }[]>(() => [
   { behind: ON_LIST, count: levels?.list.yes ?? 0 },
   { behind: { part: 'TO_CHECK', title: 'Can’t tell' }, count: levels?.list.unsure ?? 0 },
   { behind: { part: 'HAS', title: 'Have it' }, count: levels?.has.yes ?? 0 },
+  { behind: NEAR },
 ])
 
 let asking: AbortController | undefined
@@ -39,6 +43,22 @@ async function load(from?: string) {
   const mine = new AbortController()
   asking = mine
   try {
+    if (behind.part === 'NEAR') {
+      const near = await sendJson<Schemas['NearPage']>(
+        'POST',
+        '/api/bench/near',
+        { draft, criterion: behind.criterion },
+        { signal: mine.signal },
+      )
+      if (asking === mine) {
+        crossings.value = near.crossings
+        people.value = near.crossings.map((one) => one.person)
+        total.value = near.total
+        after.value = undefined
+        problem.value = ''
+      }
+      return
+    }
     const page = await sendJson<Schemas['WhoPage']>(
       'POST',
       '/api/bench/who',
@@ -144,7 +164,8 @@ watch(
         :aria-pressed="sameBehind(tab.behind, behind)"
         @click="emit('who', tab.behind)"
       >
-        {{ tab.behind.title }} <strong>{{ count(tab.count) }}</strong>
+        {{ tab.behind.title }}
+        <strong v-if="tab.count !== undefined">{{ count(tab.count) }}</strong>
       </button>
     </nav>
 
@@ -177,6 +198,13 @@ watch(
     <template v-else>
       <h2 class="title">{{ behind.title }}: {{ count(total) }}</h2>
       <p v-if="total === 0 && !problem" class="quiet empty">Nobody.</p>
+      <NearList
+        v-else-if="behind.part === 'NEAR'"
+        :crossings
+        :total
+        :of-list="!behind.criterion"
+        @open="open"
+      />
       <ol v-else class="people">
         <li v-for="one in people" :key="one.id">
           <button class="row" :data-person="one.id" @click="open(one.id)">

@@ -1,6 +1,7 @@
 import type { Schemas } from '@/api/client'
 
-export type Part = Schemas['WhoRequest']['part']
+/** Near the line is not a number of the sheet, but it is asked for in the same place. */
+export type Part = Schemas['WhoRequest']['part'] | 'NEAR'
 
 /** The people behind one number of the sheet. */
 export interface Behind {
@@ -10,6 +11,8 @@ export interface Behind {
 }
 
 export const ON_LIST: Behind = { part: 'ON_LIST', title: 'On the list' }
+
+export const NEAR: Behind = { part: 'NEAR', title: 'Near the line' }
 
 export function sameBehind(one: Behind, other: Behind): boolean {
   return one.part === other.part && one.criterion === other.criterion

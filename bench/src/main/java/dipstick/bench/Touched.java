@@ -1,7 +1,6 @@
 package dipstick.bench;
 
 import dipstick.core.criteria.CriteriaSet;
-import dipstick.core.criteria.Criterion;
 import dipstick.core.criteria.Selection;
 import dipstick.core.criteria.TermSet;
 import dipstick.core.criteria.Test;
@@ -9,7 +8,6 @@ import dipstick.core.population.Concepts;
 import dipstick.core.population.Population;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /** The bytes of event columns that the engine reads for a criteria set: the stretches of rows that are worth asking. */
 final class Touched {
@@ -20,9 +18,7 @@ final class Touched {
     private Touched() {}
 
     static long bytes(CriteriaSet set, Population population) {
-        Stream<Criterion> shouldHave = set.shouldHave().stream().flatMap(should -> should.of().stream());
-        return Stream.of(set.include().stream(), set.exclude().stream(), shouldHave)
-                .flatMap(criteria -> criteria)
+        return set.criteria()
                 .flatMap(criterion -> selections(criterion.test()).stream())
                 .mapToLong(selection -> bytes(selection, population))
                 .sum();

@@ -2,6 +2,7 @@ package dipstick.core.criteria;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** The saved definition: whom to include, whom to exempt, and what should be on record (criteria.md section 4). */
 public record CriteriaSet(
@@ -36,6 +37,13 @@ public record CriteriaSet(
     }
 
     public record Order(String by, boolean descending) {}
+
+    /** All criteria, section by section, those that are off too. */
+    public Stream<Criterion> criteria() {
+        return Stream.of(
+                        include.stream(), exclude.stream(), shouldHave.stream().flatMap(should -> should.of().stream()))
+                .flatMap(section -> section);
+    }
 
     /** What should be on record, where any of it is switched on. */
     public Optional<ShouldHave> shouldHaveInForce() {

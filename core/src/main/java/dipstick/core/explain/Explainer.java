@@ -3,7 +3,6 @@ package dipstick.core.explain;
 import dipstick.core.Outcome;
 import dipstick.core.criteria.Count;
 import dipstick.core.criteria.CriteriaSet;
-import dipstick.core.criteria.Criterion;
 import dipstick.core.criteria.FieldTest;
 import dipstick.core.criteria.Selection;
 import dipstick.core.criteria.Test;
@@ -74,15 +73,12 @@ public final class Explainer {
 
     private Reason ofMember(Outcome outcome, Test.Member member) {
         CriteriaSet set = member.set();
-        List<Criterion> criteria = new ArrayList<>(set.include());
-        criteria.addAll(set.exclude());
-        set.shouldHave().ifPresent(should -> criteria.addAll(should.of()));
         return new Reason(
                 outcome,
                 verdict(outcome, "in what “" + set.name() + "” gives"),
                 List.of(),
                 OptionalInt.empty(),
-                criteria.stream()
+                set.criteria()
                         .filter(criterion -> !criterion.off())
                         .map(criterion -> explain(criterion.test()))
                         .toList());

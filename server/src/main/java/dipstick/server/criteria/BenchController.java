@@ -1,9 +1,11 @@
 package dipstick.server.criteria;
 
 import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.Criterion;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
+import dipstick.core.explain.NearTheLine;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.BenchAnswer.Finding;
@@ -54,6 +56,9 @@ class BenchController {
     record WhoRequest(
             @Valid @NotNull Draft draft, @NotNull Part part, Optional<String> criterion, Optional<String> after) {}
 
+    /** @param criterion its own answers, or the list's where there is none */
+    record NearRequest(@Valid @NotNull Draft draft, Optional<String> criterion) {}
+
     record PersonRequest(
             @Valid @NotNull Draft draft, @NotBlank String person) {}
 
@@ -79,6 +84,24 @@ class BenchController {
         Reading reading = evaluator.read(valid(request.draft(), evaluator));
         audit.record(Act.PEOPLE_LISTED, request.part() + " of " + reading.set().id() + " as of " + evaluator.asOf());
         return WhoPage.of(evaluator, reading, request.part(), request.criterion(), request.after());
+    }
+
+    /** Whose answer changes within a month before or after, on which day and why. */
+    @PostMapping("/near")
+    NearPage near(@Valid @RequestBody NearRequest request) {
+        Evaluator evaluator = evaluator(request.draft());
+        CriteriaSet set = valid(request.draft(), evaluator);
+        String of = request.criterion().map(id -> "NEAR " + id + " of ").orElse("NEAR the line of ");
+        audit.record(Act.PEOPLE_LISTED, of + set.id() + " as of " + evaluator.asOf());
+        NearTheLine near = new NearTheLine(set, evaluator.asOf(), day -> evaluators.sameRecordsAsOf(evaluator, day));
+        return NearPage.of(evaluator, near, request.criterion().map(id -> criterion(set, id)));
+    }
+
+    private static Criterion criterion(CriteriaSet set, String id) {
+        return set.criteria()
+                .filter(criterion -> !criterion.off() && criterion.id().equals(id))
+                .findFirst()
+                .orElseThrow(WhoPage::noSuchCriterion);
     }
 
     /** One person, with the reasons of the draft's criteria. */

@@ -13,8 +13,8 @@ import org.springframework.stereotype.Service;
 /** Keeps the evaluators of the days that are looked at, each with its answers, while their view is the current one. */
 @Service
 public class Evaluators {
-    /** A year back and ahead by months, and a few more. */
-    private static final int MOST_DAYS = 32;
+    /** A month back and ahead by days, a year by months, and a few more. */
+    private static final int MOST_DAYS = 96;
 
     private final Views views;
     private final Today today;
@@ -45,5 +45,12 @@ public class Evaluators {
             version = view.version();
         }
         return byDay.computeIfAbsent(day.orElseGet(today::day), asOf -> new Evaluator(view.population(), asOf));
+    }
+
+    /** The records that {@code one} sees, as of another day. */
+    synchronized Evaluator sameRecordsAsOf(Evaluator one, LocalDate day) {
+        boolean isCurrent =
+                views.current().version() == version && views.current().population() == one.population();
+        return isCurrent ? asOf(Optional.of(day)) : new Evaluator(one.population(), day);
     }
 }

@@ -11,6 +11,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.ErrorResponseException;
 
 /**
  * People behind a number, by name.
@@ -71,9 +72,11 @@ record WhoPage(int total, List<PersonLine> people, Optional<String> after) {
         return reading.levels().stream()
                 .filter(level -> level.criterion().id().equals(criterion.orElse("")))
                 .findFirst()
-                .orElseThrow(() -> Problems.refused(
-                        HttpStatus.NOT_FOUND,
-                        "no-such-criterion",
-                        "This criterion is not there, or it is switched off."));
+                .orElseThrow(WhoPage::noSuchCriterion);
+    }
+
+    static ErrorResponseException noSuchCriterion() {
+        return Problems.refused(
+                HttpStatus.NOT_FOUND, "no-such-criterion", "This criterion is not there, or it is switched off.");
     }
 }

@@ -56,8 +56,7 @@ class ImportTest {
         assertThat(population().find("late")).isEmpty();
         take("PEOPLE", "id\nlate\n");
         int person = population().find("late").orElseThrow();
-        assertThat(population().events().of(person).count())
-                .isEqualTo(2);
+        assertThat(population().events().of(person).count()).isEqualTo(2);
     }
 
     @Test

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client'
+import { dayWords } from '@/days'
+import { count } from '@/stick'
+import { criterionTurn, listTurn } from './near'
+
+/** Whose answer changes within a month before or after the as-of date. */
+const { crossings, total, ofList } = defineProps<{
+  crossings: Schemas['Crossing'][]
+  total: number
+  ofList: boolean
+}>()
+const emit = defineEmits<{ open: [person: string] }>()
+</script>
+
+<template>
+  <ol class="near">
+    <li v-for="one in crossings" :key="one.person.id + one.day">
+      <button
+        class="row"
+        :class="{ ahead: one.ahead }"
+        :data-person="one.person.id"
+        @click="emit('open', one.person.id)"
+      >
+        <span class="day">{{ dayWords(one.day) }}</span>
+        <span class="name">{{ one.person.name }}</span>
+        <span class="turn">{{ ofList ? listTurn(one) : criterionTurn(one) }}</span>
+        <span class="quiet why">{{ one.why }}</span>
+      </button>
+    </li>
+    <li v-if="total > crossings.length" class="quiet more">
+      The first {{ count(crossings.length) }} of {{ count(total) }} are shown.
+    </li>
+  </ol>
+</template>
+
+<style scoped>
+.near {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  overflow: auto;
+  flex: 1;
+}
+
+.row {
+  display: grid;
+  grid-template-columns: 92px 1fr auto;
+  gap: 0 8px;
+  width: 100%;
+  text-align: left;
+  border: 0;
+  border-bottom: 1px solid #eee5d2;
+  background: none;
+  padding: 4px 12px;
+  cursor: pointer;
+}
+
+.row:hover {
+  background: var(--paper);
+}
+
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.ahead .day {
+  font-weight: 600;
+}
+
+.why {
+  grid-column: 2 / -1;
+}
+
+.more {
+  padding: 8px 12px;
+}
+</style>

@@ -15,13 +15,8 @@ const emit = defineEmits<{ open: [person: string] }>()
 
 <template>
   <ol class="near">
-    <li v-for="one in crossings" :key="one.person.id + one.day">
-      <button
-        class="row"
-        :class="{ ahead: one.ahead }"
-        :data-person="one.person.id"
-        @click="emit('open', one.person.id)"
-      >
+    <li v-for="one in crossings" :key="one.person.id + one.day" :class="{ ahead: one.ahead }">
+      <button class="row" :data-person="one.person.id" @click="emit('open', one.person.id)">
         <span class="day">{{ dayWords(one.day) }}</span>
         <span class="name">{{ one.person.name }}</span>
         <span class="turn">{{ ofList ? listTurn(one) : criterionTurn(one) }}</span>
@@ -68,6 +63,11 @@ const emit = defineEmits<{ open: [person: string] }>()
 
 .ahead .day {
   font-weight: 600;
+}
+
+/* The as-of date lies between what was and what will be. */
+li:not(.ahead) + .ahead {
+  border-top: 2px solid var(--ink);
 }
 
 .why {

@@ -6,7 +6,7 @@ import Button from 'primevue/button'
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Draft } from './levels'
 import NearList from './NearList.vue'
-import { NEAR, ON_LIST, sameBehind, type Behind } from './who'
+import { nearBehind, ON_LIST, sameBehind, type Behind } from './who'
 
 /** The people behind a number, and one of them opened beside the sheet. */
 const { draft, behind, levels, asOf } = defineProps<{
@@ -33,7 +33,7 @@ const tabs = computed<{ behind: Behind; count?: number }[]>(() => [
   { behind: ON_LIST, count: levels?.list.yes ?? 0 },
   { behind: { part: 'TO_CHECK', title: 'Can’t tell' }, count: levels?.list.unsure ?? 0 },
   { behind: { part: 'HAS', title: 'Have it' }, count: levels?.has.yes ?? 0 },
-  { behind: NEAR },
+  { behind: nearBehind(behind.criterion) },
 ])
 
 let asking: AbortController | undefined

@@ -12,7 +12,12 @@ export interface Behind {
 
 export const ON_LIST: Behind = { part: 'ON_LIST', title: 'On the list' }
 
-export const NEAR: Behind = { part: 'NEAR', title: 'Near the line' }
+/** Near the line of a criterion whose people are looked at, or else of the list. */
+export function nearBehind(criterion?: string): Behind {
+  return criterion
+    ? { part: 'NEAR', criterion, title: 'Near this line' }
+    : { part: 'NEAR', title: 'Near the line' }
+}
 
 export function sameBehind(one: Behind, other: Behind): boolean {
   return one.part === other.part && one.criterion === other.criterion

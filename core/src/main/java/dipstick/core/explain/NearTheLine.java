@@ -104,7 +104,7 @@ public final class NearTheLine {
                 Level level = after.levels().get(i);
                 String words = why(turn, level.criterion());
                 boolean due = level.section() == Level.Section.SHOULD_HAVE && is.compareTo(was) < 0;
-                return due ? "Becomes due: " + words : words;
+                return due ? "Becomes due: " + Character.toLowerCase(words.charAt(0)) + words.substring(1) : words;
             }
         }
         return "Deceased from this day on.";

@@ -74,7 +74,7 @@ class NearTheLineTest {
                 .orElseThrow();
         assertThat(turn.day()).isEqualTo(LocalDate.of(2026, 12, 4));
         assertThat(turn.after()).isEqualTo(Outcome.YES);
-        assertThat(near.why(turn)).isEqualTo("Becomes due: The window closes on 4 Dec 2026 behind HC1 on 3 Dec 2025.");
+        assertThat(near.why(turn)).isEqualTo("Becomes due: the window closes on 4 Dec 2026 behind HC1 on 3 Dec 2025.");
     }
 
     @Test

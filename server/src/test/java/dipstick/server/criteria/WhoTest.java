@@ -37,6 +37,7 @@ class WhoTest {
                 events.append("who-e%d,who-%03d,visit,2026%n".formatted(i, i));
             }
         }
+        people.append("near-1,Name,1976-12-01,active\nnear-2,Name,1990-01-01,active\n");
         People.bringIn(coordinator, "PEOPLE", people.toString());
         People.bringIn(coordinator, "EVENTS", events.toString());
         levels = coordinator.post("/api/bench", DRAFT).json().get("levels");
@@ -59,6 +60,32 @@ class WhoTest {
             assertOpens("MAYBE_LEFT", id, criterion.at("/left/unsure"));
             assertOpens("FELL", id, criterion.get("fell"));
         }
+    }
+
+    @Test
+    void near_the_line_are_those_whose_answer_changes_with_day_and_reason() throws Exception {
+        String draft = DRAFT.replace("who-", "near-");
+        JsonNode near = coordinator
+                .post("/api/bench/near", "{\"criterion\": \"old\", \"draft\": " + draft + "}")
+                .json();
+        JsonNode crossing = near.get("crossings")
+                .valueStream()
+                .filter(one -> one.at("/person/id").asString().startsWith("near-"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(crossing.at("/person/id").asString()).isEqualTo("near-1");
+        assertThat(crossing.get("day").asString()).isEqualTo("2026-12-01");
+        assertThat(crossing.get("why").asString()).isEqualTo("Comes of the age on 1 Dec 2026.");
+        assertThat(coordinator
+                        .post("/api/bench/near", "{\"draft\": " + draft + "}")
+                        .json()
+                        .at("/crossings/0/after")
+                        .asString())
+                .isEqualTo("YES");
+        assertThat(coordinator
+                        .post("/api/bench/near", "{\"criterion\": \"none\", \"draft\": " + draft + "}")
+                        .status())
+                .isEqualTo(404);
     }
 
     @Test

@@ -13,6 +13,8 @@ import org.jspecify.annotations.Nullable;
 
 /** A database with the region's records, sorted or indexed for the questions. */
 final class Peer implements AutoCloseable {
+    static final int PATIENCE_SECONDS = 20;
+
     private static final int BATCH = 10_000;
     private static final List<String> ORDERED_COPY = List.of(
             "CREATE TABLE events AS SELECT * FROM loaded ORDER BY kind, code, person, on_day", "DROP TABLE loaded");
@@ -82,7 +84,7 @@ final class Peer implements AutoCloseable {
 
     /** How many rows a statement gives, counted by the database. */
     long count(String sql) throws SQLException {
-        try (Statement statement = connection.createStatement();
+        try (Statement statement = asking();
                 ResultSet rows = statement.executeQuery("SELECT count(*) FROM (" + sql + ") AS asked")) {
             rows.next();
             return rows.getLong(1);
@@ -91,7 +93,7 @@ final class Peer implements AutoCloseable {
 
     /** The numbers of a statement's only row. */
     List<Long> row(String sql) throws SQLException {
-        try (Statement statement = connection.createStatement();
+        try (Statement statement = asking();
                 ResultSet rows = statement.executeQuery(sql)) {
             rows.next();
             List<Long> numbers = new ArrayList<>();
@@ -104,7 +106,7 @@ final class Peer implements AutoCloseable {
 
     /** Fetches the ids that a statement selects; returns how many. */
     int fetch(String sql) throws SQLException {
-        try (Statement statement = connection.createStatement();
+        try (Statement statement = asking();
                 ResultSet rows = statement.executeQuery(sql)) {
             int[] ids = new int[1 << 20];
             int size = 0;
@@ -117,7 +119,7 @@ final class Peer implements AutoCloseable {
 
     /** Person and band, in the order of the people; the band is empty where there is none. */
     TreeMap<Integer, String> members(String sql) throws SQLException {
-        try (Statement statement = connection.createStatement();
+        try (Statement statement = asking();
                 ResultSet rows = statement.executeQuery(sql)) {
             TreeMap<Integer, String> members = new TreeMap<>();
             boolean banded = rows.getMetaData().getColumnCount() > 1;
@@ -131,6 +133,15 @@ final class Peer implements AutoCloseable {
     @Override
     public void close() throws SQLException {
         connection.close();
+    }
+
+    /** A statement that is given up after a while; the column database answers all in time, and its driver has no limit. */
+    private Statement asking() throws SQLException {
+        Statement statement = connection.createStatement();
+        if (kind != Kind.DUCKDB) {
+            statement.setQueryTimeout(PATIENCE_SECONDS);
+        }
+        return statement;
     }
 
     private void run(List<String> statements) throws SQLException {

@@ -6,6 +6,7 @@ import dipstick.core.evaluate.Reading;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
+import java.sql.SQLTimeoutException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -140,8 +141,14 @@ final class SideBySide implements Callable<Integer> {
             System.out.printf("%s took them in %.1f s.%n", peer.words(), (System.nanoTime() - start) / 1e9);
             List<Question> questions = Questions.all();
             for (int i = 0; i < questions.size(); i++) {
-                compare(engine, peer, questions.get(i));
-                rows.get(i).millis().put(peer.words(), time(peer, questions.get(i)));
+                try {
+                    compare(engine, peer, questions.get(i));
+                    rows.get(i).millis().put(peer.words(), time(peer, questions.get(i)));
+                } catch (SQLTimeoutException late) {
+                    System.out.printf(
+                            "%s has not answered “%s” after %d s.%n",
+                            peer.words(), questions.get(i).name(), Peer.PATIENCE_SECONDS);
+                }
             }
             LocalDate lookback = Region.AS_OF.minusMonths(12);
             String sql = Questions.levelsSql(Region.AS_OF, lookback);
@@ -186,7 +193,7 @@ final class SideBySide implements Callable<Integer> {
     }
 
     private static void print(List<Row> rows) {
-        System.out.println("All answers are the same. Medians in milliseconds, and how many times the engine's:");
+        System.out.println("All answers that were given are the same. Medians in milliseconds, and how many times the engine's:");
         for (Row row : rows) {
             double engine = row.millis().get("engine");
             StringBuilder line = new StringBuilder(String.format("%-38s engine %9.2f", row.question(), engine));

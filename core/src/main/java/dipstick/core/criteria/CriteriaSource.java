@@ -5,6 +5,7 @@ import java.util.Map;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.core.exc.StreamConstraintsException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -29,6 +30,9 @@ public record CriteriaSource(String name, JsonNode json) {
                 throw new InvalidCriteria(Map.of(name, List.of(new Problem("", "the document is empty."))));
             }
             return new CriteriaSource(name, json);
+        } catch (StreamConstraintsException tooMuch) {
+            String message = "the document is nested more than 500 deep, or holds a text or number that is too long.";
+            throw new InvalidCriteria(Map.of(name, List.of(new Problem("", message))));
         } catch (JacksonException notJson) {
             TokenStreamLocation at = notJson.getLocation();
             String where = at == null ? "" : "line " + at.getLineNr() + ", column " + at.getColumnNr() + ": ";

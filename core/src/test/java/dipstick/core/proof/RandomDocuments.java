@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -13,7 +14,7 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Made-up documents of section 4: two sets that others name, and one that names them. */
-final class RandomDocuments {
+public final class RandomDocuments {
     static final String TERM_SETS = """
             [{"id": "codes", "members": [{"system": "local", "code": "hc1"}, {"code": "KF1"}]},
              {"id": "texts", "members": [{"text": "hearing check", "match": "startsWith"},
@@ -32,6 +33,18 @@ final class RandomDocuments {
         this.random = random;
         this.records = records;
         this.asOf = asOf;
+    }
+
+    /** Documents of as many seeds. */
+    public static List<ObjectNode> samples(int seeds) {
+        return IntStream.range(0, seeds)
+                .mapToObj(seed -> {
+                    Random random = new Random(seed);
+                    LocalDate asOf = RandomRecords.asOf(random);
+                    return new RandomDocuments(random, new RandomRecords(random, asOf), asOf).make();
+                })
+                .flatMap(List::stream)
+                .toList();
     }
 
     static Map<String, JsonNode> byId(String json) {

@@ -22,6 +22,7 @@ class RightsTest {
         "/api/lists/none/people/p1, GET, true",
         "/api/criteria, GET, false",
         "/api/criteria/none, GET, false",
+        "/api/criteria-schema, GET, true",
         "/api/criteria/none, PUT, false",
         "/api/criteria/none, DELETE, false",
         "/api/bench, POST, false",

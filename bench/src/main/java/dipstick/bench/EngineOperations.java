@@ -33,9 +33,12 @@ public class EngineOperations {
             "window", "{'events': {'kinds': ['result'], 'terms': ['R2'], 'window': {'last': 'P2Y'}}}",
             "atAge", "{'events': {'terms': ['V1'], 'window': {'atAge': {'through': 23, 'unit': 'months'}}}}",
             "count", "{'events': {'kinds': ['visit'], 'window': {'last': 'P12M'}}, 'count': {'atLeast': 3}}",
-            "days", "{'events': {'kinds': ['visit'], 'window': {'last': 'P12M'}}, 'count': {'atLeast': 3}, 'per': 'day'}",
-            "latest", "{'latest': {'terms': ['R4'], 'window': {'last': 'P2Y'}}, 'is': [{'field': 'value', 'above': 150}]}",
-            "sequence", "{'after': {'terms': ['R4'], 'window': {'last': 'P2Y'}}, 'expect': {'terms': ['S2']}, 'within': 'P90D'}");
+            "days",
+                    "{'events': {'kinds': ['visit'], 'window': {'last': 'P12M'}}, 'count': {'atLeast': 3}, 'per': 'day'}",
+            "latest",
+                    "{'latest': {'terms': ['R4'], 'window': {'last': 'P2Y'}}, 'is': [{'field': 'value', 'above': 150}]}",
+            "sequence",
+                    "{'after': {'terms': ['R4'], 'window': {'last': 'P2Y'}}, 'expect': {'terms': ['S2']}, 'within': 'P90D'}");
 
     @Param({"age", "field", "window", "atAge", "count", "days", "latest", "sequence"})
     private String construct = "";
@@ -45,7 +48,8 @@ public class EngineOperations {
 
     @Setup
     public void read() {
-        CriteriaSet set = engine.read(Questions.document("'include': [{'id': 'a', 'test': " + TESTS.get(construct) + "}]"));
+        CriteriaSet set =
+                engine.read(Questions.document("'include': [{'id': 'a', 'test': " + TESTS.get(construct) + "}]"));
         test = set.include().getFirst().test();
     }
 

@@ -3,6 +3,8 @@ package dipstick.bench;
 import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
+import dipstick.core.population.Snapshot;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
@@ -77,6 +79,7 @@ final class SideBySide implements Callable<Integer> {
         System.out.printf(
                 "The engine took them in %.1f s, which is %,.0f events a second, into %.1f bytes of heap for each event.%n",
                 seconds, region.events() / seconds, (usedHeap() - before) / (double) region.events());
+        printSnapshot(engine);
         List<Row> rows = new ArrayList<>();
         for (Question question : Questions.all()) {
             rows.add(ofEngine(engine, question));
@@ -87,6 +90,24 @@ final class SideBySide implements Callable<Integer> {
         }
         print(rows);
         return 0;
+    }
+
+    private static void printSnapshot(Engine engine) throws IOException {
+        Path file = Files.createTempDirectory("bench").resolve("region.snapshot");
+        long start = System.nanoTime();
+        Snapshot.write(file, "region", new Snapshot.Content(engine.population(), 0));
+        double written = (System.nanoTime() - start) / 1e9;
+        start = System.nanoTime();
+        int read = Snapshot.read(file, "region")
+                .orElseThrow()
+                .population()
+                .events()
+                .size();
+        double seconds = (System.nanoTime() - start) / 1e9;
+        System.out.printf(
+                "A snapshot of %,d MB was written in %.1f s and read in %.1f s, which is %,.0f events a second.%n",
+                Files.size(file) / 1_000_000, written, seconds, read / seconds);
+        Files.delete(file);
     }
 
     private List<Peer.Kind> kinds() {
@@ -193,7 +214,8 @@ final class SideBySide implements Callable<Integer> {
     }
 
     private static void print(List<Row> rows) {
-        System.out.println("All answers that were given are the same. Medians in milliseconds, and how many times the engine's:");
+        System.out.println(
+                "All answers that were given are the same. Medians in milliseconds, and how many times the engine's:");
         for (Row row : rows) {
             double engine = row.millis().get("engine");
             StringBuilder line = new StringBuilder(String.format("%-38s engine %9.2f", row.question(), engine));

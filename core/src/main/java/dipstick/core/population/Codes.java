@@ -64,6 +64,10 @@ public sealed interface Codes {
             this.codes = codes;
         }
 
+        byte[] array() {
+            return codes;
+        }
+
         @Override
         public int size() {
             return codes.length;
@@ -90,6 +94,10 @@ public sealed interface Codes {
             this.codes = codes;
         }
 
+        char[] array() {
+            return codes;
+        }
+
         @Override
         public int size() {
             return codes.length;
@@ -114,6 +122,10 @@ public sealed interface Codes {
 
         Ints(int[] codes) {
             this.codes = codes;
+        }
+
+        int[] array() {
+            return codes;
         }
 
         @Override

@@ -29,6 +29,10 @@ public final class Concepts {
         return kinds.length;
     }
 
+    Codes ofRows() {
+        return ofRows;
+    }
+
     public int ofRow(int event) {
         return ofRows.get(event);
     }

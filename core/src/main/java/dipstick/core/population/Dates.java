@@ -9,6 +9,11 @@ public final class Dates extends AbstractList<DateRange> {
     private final int[] firsts;
     private final int[] lasts;
 
+    Dates(int[] firsts, int[] lasts) {
+        this.firsts = firsts;
+        this.lasts = lasts;
+    }
+
     Dates(List<DateRange> dates) {
         this.firsts = dates.stream().mapToInt(DateRange::first).toArray();
         this.lasts = dates.stream().mapToInt(DateRange::last).toArray();
@@ -22,6 +27,14 @@ public final class Dates extends AbstractList<DateRange> {
     /** The last day of the date with this code. */
     public int last(int code) {
         return lasts[code];
+    }
+
+    int[] firsts() {
+        return firsts;
+    }
+
+    int[] lasts() {
+        return lasts;
     }
 
     @Override

@@ -1,6 +1,7 @@
 package dipstick.core.population;
 
 import dipstick.core.records.Field;
+import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 
@@ -9,6 +10,10 @@ import java.util.stream.IntStream;
  * concept by person, and then as they came.
  */
 public final class Events {
+    /** The columns that are neither held by concept nor worked out from the owners nor all different. */
+    static final List<String> OF_ROWS =
+            List.of("on", "until", "status", "value", "unit", "value_text", "provider", "site", "source");
+
     private final int[] owners;
     private final Concepts concepts;
     private final int[] startOfPerson;
@@ -30,6 +35,18 @@ public final class Events {
 
     public int size() {
         return owners.length;
+    }
+
+    int[] owners() {
+        return owners;
+    }
+
+    int[] startOfPerson() {
+        return startOfPerson;
+    }
+
+    int[] rowsByPerson() {
+        return rowsByPerson;
     }
 
     /** The rows of a person's events, in the order in which they came. */
@@ -107,6 +124,15 @@ public final class Events {
 
     public Column.OfTexts keywords() {
         return (Column.OfTexts) columns.get("keywords");
+    }
+
+    /** The column {@code person_id}, worked out from whose each row is. */
+    static Column.OfText personIds(int[] owners, Column.OfText ids) {
+        return new Column.OfText(new Codes.OfOwners(owners), ids.compared(), ids.written(), ids.codeOf());
+    }
+
+    Identifiers ids() {
+        return (Identifiers) text("id").compared();
     }
 
     private Column.OfText text(String field) {

@@ -18,8 +18,7 @@ final class EventsBuilder {
     private final Map<String, ColumnBuilder> columns = new LinkedHashMap<>();
 
     EventsBuilder() {
-        for (String name :
-                new String[] {"on", "until", "status", "value", "unit", "value_text", "provider", "site", "source"}) {
+        for (String name : Events.OF_ROWS) {
             FieldType type = Fields.EVENT.find(name).map(Field::type).orElseThrow();
             columns.put(name, new ColumnBuilder(type));
         }
@@ -52,13 +51,7 @@ final class EventsBuilder {
         columns.entrySet().parallelStream()
                 .forEach(column -> sealed.put(column.getKey(), column.getValue().seal(order)));
         sealed.put("id", ids.seal(order));
-        sealed.put(
-                "person_id",
-                new Column.OfText(
-                        new Codes.OfOwners(sortedOwners),
-                        personIds.compared(),
-                        personIds.written(),
-                        personIds.codeOf()));
+        sealed.put("person_id", Events.personIds(sortedOwners, personIds));
         Codes conceptOfRow = Codes.pack(concepts.inOrder(order), size, Math.max(0, conceptNumbers.count() - 1));
         sealed.putAll(conceptNumbers.columns(conceptOfRow));
 

@@ -18,7 +18,7 @@ final class Identifiers extends AbstractList<String> {
     private final int[] numbers;
 
     /** @param digits how many digits follow; 0 where no number does */
-    private record Beginning(String text, int digits) {
+    record Beginning(String text, int digits) {
         String with(int number) {
             if (digits == 0) {
                 return text;
@@ -28,10 +28,33 @@ final class Identifiers extends AbstractList<String> {
         }
     }
 
-    private Identifiers(Codes beginnings, List<Beginning> beginningOf, int[] numbers) {
+    Identifiers(Codes beginnings, List<Beginning> beginningOf, int[] numbers) {
         this.beginnings = beginnings;
         this.beginningOf = beginningOf;
         this.numbers = numbers;
+    }
+
+    /** The column that these are the dictionary of. */
+    Column.OfText column() {
+        BitSet missing = new BitSet();
+        for (int row = 0; row < numbers.length; row++) {
+            if (beginnings.get(row) == Codes.MISSING) {
+                missing.set(row);
+            }
+        }
+        return new Column.OfText(new Codes.AllDifferent(numbers.length, missing), this, this, Map.of());
+    }
+
+    Codes beginnings() {
+        return beginnings;
+    }
+
+    List<Beginning> beginningOf() {
+        return beginningOf;
+    }
+
+    int[] numbers() {
+        return numbers;
     }
 
     @Override
@@ -69,15 +92,8 @@ final class Identifiers extends AbstractList<String> {
 
         Column.OfText seal(int[] order) {
             int[] ordered = beginningOf.inOrder(order);
-            BitSet missing = new BitSet();
-            for (int row = 0; row < ordered.length; row++) {
-                if (ordered[row] == Codes.MISSING) {
-                    missing.set(row);
-                }
-            }
             Codes codes = Codes.pack(ordered, ordered.length, beginnings.highest());
-            Identifiers texts = new Identifiers(codes, beginnings.values(), numbers.inOrder(order));
-            return new Column.OfText(new Codes.AllDifferent(ordered.length, missing), texts, texts, Map.of());
+            return new Identifiers(codes, beginnings.values(), numbers.inOrder(order)).column();
         }
 
         private static boolean isDigit(char sign) {

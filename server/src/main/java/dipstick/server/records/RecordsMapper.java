@@ -23,6 +23,13 @@ interface RecordsMapper {
     @Insert("INSERT INTO custom_field (name, type) VALUES (#{name}, #{type})")
     int insertCustomField(CustomFieldRow field);
 
+    /** Names the state of the records; another one after each change. */
+    @Select("SELECT stamp FROM records_stamp")
+    String stamp();
+
+    @Update("UPDATE records_stamp SET stamp = #{stamp}")
+    int changeStamp(String stamp);
+
     @Select("SELECT * FROM person ORDER BY id")
     @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
     Cursor<PersonRow> allPeople();

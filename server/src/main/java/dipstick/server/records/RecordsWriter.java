@@ -13,6 +13,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.UUID;
 import org.apache.ibatis.session.ExecutorType;
 import org.apache.ibatis.session.SqlSessionFactory;
 import org.mybatis.spring.SqlSessionTemplate;
@@ -37,6 +38,7 @@ class RecordsWriter {
             if (known.find(field.name()).isEmpty()) {
                 batch.insertCustomField(
                         new CustomFieldRow(field.name(), field.type().name()));
+                batch.changeStamp(UUID.randomUUID().toString());
             }
         }
     }
@@ -65,6 +67,9 @@ class RecordsWriter {
                     changed++;
                 }
             }
+        }
+        if (added + changed > 0) {
+            batch.changeStamp(UUID.randomUUID().toString());
         }
         session.flushStatements();
         return new Changes(added, changed, people.size() - added - changed);
@@ -96,6 +101,9 @@ class RecordsWriter {
                 batch.updateEvent(row);
                 changed++;
             }
+        }
+        if (added + changed > 0) {
+            batch.changeStamp(UUID.randomUUID().toString());
         }
         session.flushStatements();
         return new Changes(added, changed, events.size() - added - changed);

@@ -1,6 +1,7 @@
 package dipstick.server.records;
 
 import dipstick.core.population.PopulationBuilder;
+import dipstick.core.population.Snapshot;
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.Field;
 import dipstick.core.records.FieldType;
@@ -9,6 +10,7 @@ import dipstick.server.practice.Today;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import org.apache.ibatis.cursor.Cursor;
 import org.slf4j.Logger;
@@ -27,12 +29,16 @@ public class Views implements SmartLifecycle {
     /** When the server starts, the first records of a demo are in place before the view of them is built. */
     public static final int AFTER_FIRST_RECORDS = 100;
 
+    private static final long TOLD_EVERY = 1_000_000;
+
     private final RecordsMapper records;
     private final TransactionTemplate reading;
     private final Today today;
+    private final ViewFile file;
     private final AtomicReference<View> current;
 
-    Views(RecordsMapper records, PlatformTransactionManager transactions, Today today) {
+    Views(RecordsMapper records, PlatformTransactionManager transactions, Today today, ViewFile file) {
+        this.file = file;
         this.records = records;
         this.reading = new TransactionTemplate(transactions);
         this.reading.setReadOnly(true);
@@ -48,7 +54,13 @@ public class Views implements SmartLifecycle {
     /** Before the first page can be asked for. */
     @Override
     public void start() {
-        rebuild();
+        long start = System.nanoTime();
+        Optional<Snapshot.Content> kept = file.read(records.stamp());
+        if (kept.isPresent()) {
+            swapIn(kept.get(), start);
+        } else {
+            rebuild();
+        }
     }
 
     @Override
@@ -73,8 +85,17 @@ public class Views implements SmartLifecycle {
 
     private synchronized void rebuild() {
         long start = System.nanoTime();
+        // Before the rows: if they change meanwhile, the stamp is of none, and the file is not read.
+        String stamp = records.stamp();
         PopulationBuilder builder = reading.execute(_ -> load());
-        View view = new View(current.get().version() + 1, builder.seal(), builder.eventsOfUnknownPeople(), today.now());
+        Snapshot.Content content = new Snapshot.Content(builder.seal(), builder.eventsOfUnknownPeople());
+        swapIn(content, start);
+        file.writeAside(stamp, content);
+    }
+
+    private void swapIn(Snapshot.Content content, long start) {
+        View view = new View(
+                current.get().version() + 1, content.population(), content.eventsOfUnknownPeople(), today.now());
         current.set(view);
         LOG.info(
                 "The records are ready: {} people, {} events, in {} ms",
@@ -89,7 +110,13 @@ public class Views implements SmartLifecycle {
         try (Cursor<PersonRow> people = records.allPeople();
                 Cursor<EventRecord> events = records.allEvents()) {
             people.forEach(row -> builder.add(RowMapping.person(row, fields)));
-            events.forEach(builder::add);
+            long read = 0;
+            for (EventRecord event : events) {
+                builder.add(event);
+                if (++read % TOLD_EVERY == 0) {
+                    LOG.info("{} million events are read …", read / TOLD_EVERY);
+                }
+            }
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         }

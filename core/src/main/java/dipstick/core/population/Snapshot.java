@@ -1,0 +1,86 @@
+package dipstick.core.population;
+
+import java.io.BufferedInputStream;
+import java.io.BufferedOutputStream;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.Optional;
+import java.util.zip.CRC32;
+import java.util.zip.CheckedInputStream;
+import java.util.zip.CheckedOutputStream;
+
+/**
+ * A population in a file, as it lies in memory, so that it is read as fast as the disk gives it. The file is derived and
+ * may be thrown away at any time: it carries the stamp of the records that it was made from and a checksum, and whatever
+ * does not fit is not read.
+ */
+public final class Snapshot {
+    /** Changes whenever the columns are laid out in another way. */
+    private static final String FORMAT = "dipstick-snapshot/1";
+
+    private static final int BUFFER = 1 << 16;
+    private static final int CHECKSUM_BYTES = Long.BYTES;
+
+    private Snapshot() {}
+
+    /** @param eventsOfUnknownPeople how many records were passed over */
+    public record Content(Population population, int eventsOfUnknownPeople) {}
+
+    /**
+     * Writes the file aside, and puts it in its place when it is whole.
+     *
+     * @param stamp names the state of the records
+     */
+    public static void write(Path file, String stamp, Content content) throws IOException {
+        Path aside = Files.createTempFile(file.toAbsolutePath().getParent(), "snapshot", ".part");
+        try {
+            CRC32 checksum = new CRC32();
+            try (DataOutputStream whole =
+                    new DataOutputStream(new BufferedOutputStream(Files.newOutputStream(aside), BUFFER))) {
+                DataOutputStream out = new DataOutputStream(new CheckedOutputStream(whole, checksum));
+                out.writeUTF(FORMAT);
+                out.writeUTF(stamp);
+                out.writeInt(content.eventsOfUnknownPeople());
+                new SnapshotWriter(out).population(content.population());
+                out.flush();
+                whole.writeLong(checksum.getValue());
+            }
+            Files.move(aside, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+        } finally {
+            Files.deleteIfExists(aside);
+        }
+    }
+
+    /** What is in the file, or nothing where there is none, it is of other records, or it was damaged. */
+    public static Optional<Content> read(Path file, String stamp) throws IOException {
+        if (!Files.isRegularFile(file) || !isWhole(file)) {
+            return Optional.empty();
+        }
+        try (DataInputStream in = new DataInputStream(new BufferedInputStream(Files.newInputStream(file), BUFFER))) {
+            if (!in.readUTF().equals(FORMAT) || !in.readUTF().equals(stamp)) {
+                return Optional.empty();
+            }
+            int eventsOfUnknownPeople = in.readInt();
+            return Optional.of(new Content(new SnapshotReader(in).population(), eventsOfUnknownPeople));
+        }
+    }
+
+    private static boolean isWhole(Path file) throws IOException {
+        long left = Files.size(file) - CHECKSUM_BYTES;
+        if (left < 0) {
+            return false;
+        }
+        CRC32 checksum = new CRC32();
+        try (InputStream bytes = new BufferedInputStream(Files.newInputStream(file), BUFFER);
+                DataInputStream in = new DataInputStream(new CheckedInputStream(bytes, checksum))) {
+            in.skipNBytes(left);
+            long found = checksum.getValue();
+            return found == in.readLong();
+        }
+    }
+}

@@ -2,7 +2,6 @@ package dipstick.bench;
 
 import java.sql.Connection;
 import java.sql.SQLException;
-import java.time.LocalDate;
 import org.duckdb.DuckDBAppender;
 import org.duckdb.DuckDBConnection;
 
@@ -24,13 +23,6 @@ final class DuckAppending implements Region.Sink {
         }
     }
 
-    static int secondBirthday(Region.Person person) {
-        return Math.toIntExact(LocalDate.ofEpochDay(person.born() - 1L)
-                .plusYears(2)
-                .plusDays(1)
-                .toEpochDay());
-    }
-
     @Override
     public void person(Region.Person person) {
         try {
@@ -38,7 +30,7 @@ final class DuckAppending implements Region.Sink {
             people.append(person.number());
             people.append(person.familyName());
             people.append(person.born());
-            people.append(secondBirthday(person));
+            people.append(person.secondBirthday());
             people.append(person.sex());
             people.append(person.status());
             people.append(person.deceasedOn());

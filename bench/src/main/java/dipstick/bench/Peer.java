@@ -179,7 +179,7 @@ final class Peer implements AutoCloseable {
                     person.number(),
                     person.familyName(),
                     person.born(),
-                    DuckAppending.secondBirthday(person),
+                    person.secondBirthday(),
                     person.sex(),
                     person.status(),
                     person.deceasedOn(),

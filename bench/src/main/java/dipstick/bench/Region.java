@@ -30,6 +30,11 @@ record Region(int people, int events) {
     record Person(int number, String familyName, int born, String sex, String status, int deceasedOn, String site) {
         static final int ALIVE = Integer.MAX_VALUE;
 
+        int secondBirthday() {
+            return Math.toIntExact(
+                    LocalDate.ofEpochDay(born - 1L).plusYears(2).plusDays(1).toEpochDay());
+        }
+
         String id() {
             return "p" + number;
         }

@@ -176,12 +176,5 @@ final class EventMatcher {
                     ? window.of(person, dates.first(event), dates.last(event))
                     : window.ofUndated(person, today);
         }
-
-        @Override
-        public void lower(byte[] ranks, int first, int count) {
-            for (int i = 0; i < count; i++) {
-                ranks[i] = (byte) Math.min(ranks[i], of(first + i).rank());
-            }
-        }
     }
 }

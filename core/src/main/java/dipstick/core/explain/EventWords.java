@@ -54,7 +54,8 @@ final class EventWords {
         return days.isExact() ? " on " + DayWords.day(days.first()) : ", date known only as " + DayWords.date(days);
     }
 
-    private static int lastDay(EventMatch match) {
+    /** The last day that the event may have been on; before all others where it is undated. */
+    static int lastDay(EventMatch match) {
         return match.on().map(DateRange::last).orElse(Integer.MIN_VALUE);
     }
 }

@@ -192,7 +192,7 @@ public final class Explainer {
                 : selection.window().daysAsOf(evaluator.asOf());
         return evaluator.matching(person, selection.within(new Window.AnyDay())).stream()
                 .min(Comparator.comparingLong((EventMatch match) -> distance(match, window))
-                        .thenComparing(Explainer::lastDay, Comparator.reverseOrder()));
+                        .thenComparing(EventWords::lastDay, Comparator.reverseOrder()));
     }
 
     private static long distance(EventMatch match, DateRange window) {
@@ -200,10 +200,6 @@ public final class Explainer {
                 .map(days -> Math.max(
                         0L, Math.max((long) window.first() - days.last(), (long) days.first() - window.last())))
                 .orElse(Long.MAX_VALUE);
-    }
-
-    private static int lastDay(EventMatch match) {
-        return match.on().map(DateRange::last).orElse(Integer.MIN_VALUE);
     }
 
     /** The last record that would count if a test of its value held. */
@@ -215,7 +211,7 @@ public final class Explainer {
             return Optional.empty();
         }
         return evaluator.matching(person, selection.where(others)).stream()
-                .max(Comparator.comparingInt(Explainer::lastDay))
+                .max(Comparator.comparingInt(EventWords::lastDay))
                 .map(miss -> missed(outcome, sentence + " Its value does not fit: " + words.one(miss) + ".", miss));
     }
 
@@ -251,7 +247,7 @@ public final class Explainer {
         return matches.stream().map(EventMatch::event).toList();
     }
 
-    private static String capital(String sentence) {
+    static String capital(String sentence) {
         return sentence.isEmpty() ? sentence : Character.toUpperCase(sentence.charAt(0)) + sentence.substring(1);
     }
 }

@@ -11,12 +11,15 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 
 /**
  * The people whose answer changes within a month of the as-of date: the last change up to it, and the first one after.
- * Each day's answer is the engine's own, so what is said here is what a list of that day will say.
+ * Each day's answer is the engine's own, so what is said here is what a list of that day will say. Not for use by several
+ * threads.
  */
 public final class NearTheLine {
     /** How many days before and after the as-of date are looked at. */
@@ -25,6 +28,7 @@ public final class NearTheLine {
     private final CriteriaSet set;
     private final LocalDate asOf;
     private final Function<LocalDate, Evaluator> evaluators;
+    private final Map<LocalDate, Reading> readings = new HashMap<>();
 
     /** @param evaluators the same records as of another day */
     public NearTheLine(CriteriaSet set, LocalDate asOf, Function<LocalDate, Evaluator> evaluators) {
@@ -74,7 +78,11 @@ public final class NearTheLine {
     }
 
     private Answer answerOn(LocalDate day, Function<Reading, Answer> answer) {
-        return answer.apply(evaluators.apply(day).read(set));
+        return answer.apply(reading(day));
+    }
+
+    private Reading reading(LocalDate day) {
+        return readings.computeIfAbsent(day, any -> evaluators.apply(any).read(set));
     }
 
     private static BitSet differing(Answer one, Answer other) {
@@ -94,8 +102,8 @@ public final class NearTheLine {
 
     /** Why the list's answer changes: the change of the first criterion that changes that day. */
     public String why(Turn turn) {
-        Reading before = evaluators.apply(turn.day().minusDays(1)).read(set);
-        Reading after = evaluators.apply(turn.day()).read(set);
+        Reading before = reading(turn.day().minusDays(1));
+        Reading after = reading(turn.day());
         for (int i = 0; i < after.levels().size(); i++) {
             Outcome was = before.levels().get(i).alone().of(turn.person());
             Outcome is = after.levels().get(i).alone().of(turn.person());

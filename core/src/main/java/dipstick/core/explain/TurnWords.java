@@ -8,8 +8,8 @@ import dipstick.core.evaluate.EventMatch;
 import dipstick.core.wording.DayWords;
 import dipstick.core.wording.FieldWords;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Says what changes from one day to the next, for one person. */
@@ -42,8 +42,8 @@ final class TurnWords {
                         .or(() -> ofChangedRecords(sequence.expect()))
                         .orElse("The time to follow up changes on " + day + ".");
             case Test.OfField(var field) ->
-                capital(FieldWords.name(field.field().name())) + (rises(test) ? " comes into" : " goes out of")
-                        + " the days asked for on " + day + ".";
+                Explainer.capital(FieldWords.name(field.field().name()))
+                        + (rises(test) ? " comes into" : " goes out of") + " the days asked for on " + day + ".";
             case Test.Member(var set, var part) ->
                 (rises(test) ? "Comes to" : "Leaves") + " what “" + set.name() + "” gives on " + day + ".";
             case Test.InRoster(var roster) -> "The roster “" + roster.name() + "” does not change with the day.";
@@ -92,23 +92,11 @@ final class TurnWords {
         return Optional.empty();
     }
 
-    /** Those of {@code some} that are not as certain among {@code others}. */
+    /** Those of {@code some} that are less certain among {@code others}, or not there. */
     private static List<EventMatch> without(List<EventMatch> some, List<EventMatch> others) {
-        Set<List<Object>> known =
-                others.stream().map(match -> key(match, match.outcome())).collect(Collectors.toSet());
-        others.stream()
-                .filter(match -> match.outcome() == Outcome.YES)
-                .forEach(match -> known.add(key(match, Outcome.UNSURE)));
+        Map<Integer, Outcome> known = others.stream().collect(Collectors.toMap(EventMatch::event, EventMatch::outcome));
         return some.stream()
-                .filter(match -> !known.contains(key(match, match.outcome())))
+                .filter(match -> known.getOrDefault(match.event(), Outcome.NO).compareTo(match.outcome()) < 0)
                 .toList();
-    }
-
-    private static List<Object> key(EventMatch match, Outcome outcome) {
-        return List.of(match.event(), outcome);
-    }
-
-    private static String capital(String sentence) {
-        return Character.toUpperCase(sentence.charAt(0)) + sentence.substring(1);
     }
 }

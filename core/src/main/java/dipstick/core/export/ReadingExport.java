@@ -2,9 +2,8 @@ package dipstick.core.export;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
-import dipstick.core.evaluate.Answer;
 import dipstick.core.evaluate.Due;
-import dipstick.core.evaluate.Level;
+import dipstick.core.evaluate.LevelCounts;
 import dipstick.core.evaluate.ListMember;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.population.Population;
@@ -64,30 +63,29 @@ public final class ReadingExport {
         json.put("criteria", reading.set().id());
         json.put("asOf", reading.asOf().toString());
         json.put("zone", zone.getId());
-        json.set(
-                "population",
-                JSON.objectNode().put("people", reading.people().cardinality()).put("deceased", reading.deceased()));
+        LevelCounts counts = LevelCounts.of(reading);
+        json.set("population", JSON.objectNode().put("people", counts.people()).put("deceased", counts.deceased()));
         ArrayNode levels = json.putArray("levels");
-        reading.levels().forEach(level -> levels.add(level(level)));
-        json.set("eligible", counts(reading.eligible()));
-        json.set("has", counts(reading.eligibleAndHas()));
-        json.set("list", counts(reading.list()));
+        counts.criteria().forEach(level -> levels.add(level(level)));
+        json.set("eligible", sides(counts.eligible()));
+        json.set("has", sides(counts.eligibleAndHas()));
+        json.set("list", sides(counts.list()));
         ArrayNode list = json.putArray("members");
         ordered(reading.records(), members).forEach(member -> list.add(member(reading.records(), member)));
         return json;
     }
 
-    private static ObjectNode level(Level level) {
+    private static ObjectNode level(LevelCounts.OfCriterion level) {
         ObjectNode json = JSON.objectNode();
         json.put("section", level.section().key());
-        json.put("criterion", level.criterion().id());
-        json.set("alone", counts(level.alone()));
-        level.remaining().ifPresent(remaining -> json.set("remaining", counts(remaining)));
+        json.put("criterion", level.criterion());
+        json.set("alone", sides(level.alone()));
+        level.remaining().ifPresent(remaining -> json.set("remaining", sides(remaining)));
         return json;
     }
 
-    private static ObjectNode counts(Answer answer) {
-        return JSON.objectNode().put("yes", answer.yesCount()).put("unsure", answer.unsureCount());
+    private static ObjectNode sides(LevelCounts.Sides sides) {
+        return JSON.objectNode().put("yes", sides.yes()).put("unsure", sides.unsure());
     }
 
     private static ObjectNode member(Population records, ListMember member) {

@@ -33,6 +33,31 @@ public final class Concepts {
         return ofRows;
     }
 
+    /** The codes of a column that is the same for all events of a concept. */
+    private Codes spread(int[] ofConcept) {
+        return new Codes.OfConcepts(ofRows, ofConcept);
+    }
+
+    Codes kindCodes() {
+        return spread(kinds);
+    }
+
+    Codes codeCodes() {
+        return spread(codes);
+    }
+
+    Codes systemCodes() {
+        return spread(systems);
+    }
+
+    Codes textCodes() {
+        return spread(texts);
+    }
+
+    Codes keywordCodes() {
+        return spread(keywords);
+    }
+
     public int ofRow(int event) {
         return ofRows.get(event);
     }

@@ -54,17 +54,13 @@ final class ConceptsBuilder {
     }
 
     /** The columns of what is the same for all events of a concept, by field. */
-    Map<String, Column> columns(Codes concepts) {
+    Map<String, Column> columns(Concepts concepts) {
         return Map.of(
-                "kind", kinds.seal(new Codes.OfConcepts(concepts, kindOf.toArray())),
-                "code", codes.seal(new Codes.OfConcepts(concepts, codeOf.toArray())),
-                "system", systems.seal(new Codes.OfConcepts(concepts, systemOf.toArray())),
-                "text", texts.seal(new Codes.OfConcepts(concepts, textOf.toArray())),
-                "keywords",
-                        new Column.OfTexts(
-                                new Codes.OfConcepts(concepts, keywordsOf.toArray()),
-                                keywordSets.values(),
-                                words.compared()));
+                "kind", kinds.seal(concepts.kindCodes()),
+                "code", codes.seal(concepts.codeCodes()),
+                "system", systems.seal(concepts.systemCodes()),
+                "text", texts.seal(concepts.textCodes()),
+                "keywords", new Column.OfTexts(concepts.keywordCodes(), keywordSets.values(), words.compared()));
     }
 
     private int keywordSet(List<String> keywords) {

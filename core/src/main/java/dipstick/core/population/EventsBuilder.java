@@ -4,7 +4,6 @@ import dipstick.core.records.EventRecord;
 import dipstick.core.records.Field;
 import dipstick.core.records.FieldType;
 import dipstick.core.records.Fields;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -53,7 +52,8 @@ final class EventsBuilder {
         sealed.put("id", ids.seal(order));
         sealed.put("person_id", Events.personIds(sortedOwners, personIds));
         Codes conceptOfRow = Codes.pack(concepts.inOrder(order), size, Math.max(0, conceptNumbers.count() - 1));
-        sealed.putAll(conceptNumbers.columns(conceptOfRow));
+        Concepts sealedConcepts = conceptNumbers.seal(conceptOfRow, startOfConcept);
+        sealed.putAll(conceptNumbers.columns(sealedConcepts));
 
         int[] rowOf = new int[size];
         for (int row = 0; row < size; row++) {
@@ -62,12 +62,7 @@ final class EventsBuilder {
         for (int place = 0; place < size; place++) {
             byPerson[place] = rowOf[byPerson[place]];
         }
-        return new Events(
-                sortedOwners,
-                conceptNumbers.seal(conceptOfRow, startOfConcept),
-                startOfPerson,
-                byPerson,
-                new HashMap<>(sealed));
+        return new Events(sortedOwners, sealedConcepts, startOfPerson, byPerson, sealed);
     }
 
     private static int[] asTheyCame(int size) {

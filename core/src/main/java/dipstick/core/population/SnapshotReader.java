@@ -56,18 +56,18 @@ final class SnapshotReader {
             texts[concept] = in.readInt();
             keywords[concept] = in.readInt();
         }
+        Concepts concepts = new Concepts(conceptOfRow, starts, kinds, codes, systems, texts, keywords);
         Map<String, Column> columns = new HashMap<>();
-        columns.put("kind", dictionary(new Codes.OfConcepts(conceptOfRow, kinds)));
-        columns.put("code", dictionary(new Codes.OfConcepts(conceptOfRow, codes)));
-        columns.put("system", dictionary(new Codes.OfConcepts(conceptOfRow, systems)));
-        columns.put("text", dictionary(new Codes.OfConcepts(conceptOfRow, texts)));
-        columns.put("keywords", keywords(new Codes.OfConcepts(conceptOfRow, keywords)));
+        columns.put("kind", dictionary(concepts.kindCodes()));
+        columns.put("code", dictionary(concepts.codeCodes()));
+        columns.put("system", dictionary(concepts.systemCodes()));
+        columns.put("text", dictionary(concepts.textCodes()));
+        columns.put("keywords", keywords(concepts.keywordCodes()));
         for (String name : Events.OF_ROWS) {
             columns.put(name, column());
         }
         columns.put("id", identifiers());
         columns.put("person_id", Events.personIds(owners, personIds));
-        Concepts concepts = new Concepts(conceptOfRow, starts, kinds, codes, systems, texts, keywords);
         return new Events(owners, concepts, startOfPerson, rowsByPerson, columns);
     }
 

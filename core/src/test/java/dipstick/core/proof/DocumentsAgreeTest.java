@@ -19,7 +19,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.node.ArrayNode;
@@ -39,12 +38,11 @@ class DocumentsAgreeTest {
     void on_whole_documents() {
         int compared = 0;
         for (int seed = FIRST_SEED; compared < DOCUMENTS; seed++) {
-            Random random = new Random(seed);
-            LocalDate asOf = RandomRecords.asOf(random);
-            RandomRecords maker = new RandomRecords(random, asOf);
-            Made records = maker.make(PEOPLE);
-            Population population = Records.of(records.peopleFile(), records.eventsFile());
-            RandomDocuments documents = new RandomDocuments(random, maker, asOf);
+            RandomCase one = RandomCase.of(seed, PEOPLE);
+            LocalDate asOf = one.asOf();
+            Made records = one.records();
+            Population population = one.population();
+            RandomDocuments documents = one.documents();
             for (int i = 0; i < DOCUMENTS_A_POPULATION; i++, compared++) {
                 List<ObjectNode> sets = documents.make();
                 if (!agree(sets, population, records, asOf)) {

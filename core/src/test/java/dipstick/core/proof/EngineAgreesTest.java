@@ -16,7 +16,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -38,12 +37,11 @@ class EngineAgreesTest {
     void on_every_construct() {
         int compared = 0;
         for (int seed = FIRST_SEED; compared < DOCUMENTS; seed++) {
-            Random random = new Random(seed);
-            LocalDate asOf = RandomRecords.asOf(random);
-            RandomRecords maker = new RandomRecords(random, asOf);
-            Made records = maker.make(PEOPLE);
-            Population population = Records.of(records.peopleFile(), records.eventsFile());
-            RandomTests tests = new RandomTests(random, maker, asOf, List.of(), List.of());
+            RandomCase one = RandomCase.of(seed, PEOPLE);
+            LocalDate asOf = one.asOf();
+            Made records = one.records();
+            Population population = one.population();
+            RandomTests tests = new RandomTests(one.random(), one.maker(), asOf, List.of(), List.of());
             for (int i = 0; i < DOCUMENTS_A_POPULATION; i++, compared++) {
                 JsonNode test = tests.test(2);
                 Optional<Disagreement> found = disagreement(test, records, population, asOf);

@@ -18,7 +18,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.IntStream;
@@ -34,12 +33,11 @@ class NearTheLineAgreesTest {
     void every_turn_is_found_and_has_a_reason() {
         int found = 0;
         for (int seed = 1; seed <= DOCUMENTS; seed++) {
-            Random random = new Random(seed);
-            LocalDate asOf = RandomRecords.asOf(random);
-            RandomRecords maker = new RandomRecords(random, asOf);
-            Made records = maker.make(PEOPLE);
-            Population population = Records.of(records.peopleFile(), records.eventsFile());
-            List<ObjectNode> sets = new RandomDocuments(random, maker, asOf).make();
+            RandomCase one = RandomCase.of(seed, PEOPLE);
+            LocalDate asOf = one.asOf();
+            Made records = one.records();
+            Population population = one.population();
+            List<ObjectNode> sets = one.documents().make();
             CriteriaSet set = Records.sets(population, sets);
             Map<LocalDate, Evaluator> evaluators = new HashMap<>();
             Map<LocalDate, NaiveDocument> documents = new HashMap<>();
@@ -57,7 +55,7 @@ class NearTheLineAgreesTest {
             assertThat(turns).allSatisfy(turn -> assertThat(near.why(turn)).endsWith("."));
             found += turns.size();
             List<Criterion> included =
-                    set.include().stream().filter(one -> !one.off()).toList();
+                    set.include().stream().filter(criterion -> !criterion.off()).toList();
             for (int i = 0; i < included.size(); i++) {
                 int place = i;
                 turns = near.of(included.get(i));

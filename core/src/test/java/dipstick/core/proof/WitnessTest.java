@@ -16,7 +16,6 @@ import dipstick.core.records.Fields;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
-import java.util.Random;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -47,12 +46,11 @@ class WitnessTest {
     void alone_it_yields_the_outcome_and_without_it_enough_are_not_there() {
         int removed = 0;
         for (int seed = 1; seed <= POPULATIONS; seed++) {
-            Random random = new Random(seed);
-            LocalDate asOf = RandomRecords.asOf(random);
-            RandomRecords maker = new RandomRecords(random, asOf);
-            Made records = maker.make(PEOPLE);
-            Population population = Records.of(records.peopleFile(), records.eventsFile());
-            RandomTests tests = new RandomTests(random, maker, asOf, List.of(), List.of());
+            RandomCase one = RandomCase.of(seed, PEOPLE);
+            LocalDate asOf = one.asOf();
+            Made records = one.records();
+            Population population = one.population();
+            RandomTests tests = new RandomTests(one.random(), one.maker(), asOf, List.of(), List.of());
             for (int i = 0; i < TESTS_A_POPULATION; i++) {
                 removed += check(tests.test(1), asOf, records, population, seed);
             }

@@ -202,9 +202,10 @@ public final class Evaluate implements Callable<Integer> {
         if (!write(text)) {
             return BAD_INPUT;
         }
-        if (loaded.eventsOfUnknownPeople() > 0) {
-            err.println("Passed over " + loaded.eventsOfUnknownPeople() + " events of people who are not in " + people
-                    + ".");
+        int passedOver =
+                loaded.waiting().values().stream().mapToInt(Integer::intValue).sum();
+        if (passedOver > 0) {
+            err.println("Passed over " + passedOver + " events of people who are not in " + people + ".");
         }
         return RAN;
     }

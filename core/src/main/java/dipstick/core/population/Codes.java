@@ -10,6 +10,12 @@ import java.util.BitSet;
 public sealed interface Codes {
     int MISSING = 0;
 
+    /** The highest code that a byte holds. */
+    int MOST_BYTES = 0xFF;
+
+    /** The highest code that two bytes hold. */
+    int MOST_CHARS = 0xFFFF;
+
     int size();
 
     int get(int row);
@@ -31,14 +37,14 @@ public sealed interface Codes {
         if (highest == 0) {
             return new None(size);
         }
-        if (highest <= 0xFF) {
+        if (highest <= MOST_BYTES) {
             byte[] packed = new byte[size];
             for (int i = 0; i < size; i++) {
                 packed[i] = (byte) codes[i];
             }
             return new Bytes(packed);
         }
-        if (highest <= 0xFFFF) {
+        if (highest <= MOST_CHARS) {
             char[] packed = new char[size];
             for (int i = 0; i < size; i++) {
                 packed[i] = (char) codes[i];
@@ -46,6 +52,15 @@ public sealed interface Codes {
             return new Chars(packed);
         }
         return new Ints(Arrays.copyOf(codes, size));
+    }
+
+    /** The same codes in as many bytes as {@code highest} needs, which is none of them above. */
+    default Codes packedFor(int highest) {
+        int[] codes = new int[size()];
+        for (int row = 0; row < codes.length; row++) {
+            codes[row] = get(row);
+        }
+        return pack(codes, codes.length, highest);
     }
 
     /** All missing. */
@@ -66,6 +81,11 @@ public sealed interface Codes {
 
         byte[] array() {
             return codes;
+        }
+
+        @Override
+        public Codes packedFor(int highest) {
+            return highest > 0 && highest <= MOST_BYTES ? this : Codes.super.packedFor(highest);
         }
 
         @Override
@@ -99,6 +119,11 @@ public sealed interface Codes {
         }
 
         @Override
+        public Codes packedFor(int highest) {
+            return highest > MOST_BYTES && highest <= MOST_CHARS ? this : Codes.super.packedFor(highest);
+        }
+
+        @Override
         public int size() {
             return codes.length;
         }
@@ -126,6 +151,11 @@ public sealed interface Codes {
 
         int[] array() {
             return codes;
+        }
+
+        @Override
+        public Codes packedFor(int highest) {
+            return highest > MOST_CHARS ? this : Codes.super.packedFor(highest);
         }
 
         @Override

@@ -1,11 +1,16 @@
 package dipstick.core.population;
 
+import java.util.Arrays;
+
 /**
  * What events are about: each different kind, code, system, text and set of keywords that occur together. The events of
  * a concept stand next to each other, in the order of their people, so whatever a selection says about these five is
  * decided once for each concept, and the events worth asking are a few stretches of rows.
  */
 public final class Concepts {
+    /** A concept, as codes in the columns of these fields. */
+    record About(int kind, int code, int system, int text, int keywords) {}
+
     private final Codes ofRows;
     private final int[] starts;
     private final int[] kinds;
@@ -15,8 +20,8 @@ public final class Concepts {
     private final int[] keywords;
 
     /** @param starts the first row of each concept, and the number of all rows */
-    Concepts(Codes ofRows, int[] starts, int[] kinds, int[] codes, int[] systems, int[] texts, int[] keywords) {
-        this.ofRows = ofRows;
+    Concepts(int[] starts, int[] kinds, int[] codes, int[] systems, int[] texts, int[] keywords) {
+        this.ofRows = ofRows(starts);
         this.starts = starts;
         this.kinds = kinds;
         this.codes = codes;
@@ -29,8 +34,13 @@ public final class Concepts {
         return kinds.length;
     }
 
-    Codes ofRows() {
-        return ofRows;
+    private static Codes ofRows(int[] starts) {
+        int count = starts.length - 1;
+        int[] conceptOfRow = new int[starts[count]];
+        for (int concept = 0; concept < count; concept++) {
+            Arrays.fill(conceptOfRow, starts[concept], starts[concept + 1], concept);
+        }
+        return Codes.pack(conceptOfRow, conceptOfRow.length, Math.max(0, count - 1));
     }
 
     /** The codes of a column that is the same for all events of a concept. */
@@ -56,6 +66,10 @@ public final class Concepts {
 
     Codes keywordCodes() {
         return spread(keywords);
+    }
+
+    About about(int concept) {
+        return new About(kinds[concept], codes[concept], systems[concept], texts[concept], keywords[concept]);
     }
 
     public int ofRow(int event) {
@@ -98,5 +112,27 @@ public final class Concepts {
     /** The code in {@link Events#keywords()}. */
     public int keywords(int concept) {
         return keywords[concept];
+    }
+
+    /** Concepts one after another, in the order of their rows. */
+    static final class Listing {
+        private final GrowingInts kinds = new GrowingInts();
+        private final GrowingInts codes = new GrowingInts();
+        private final GrowingInts systems = new GrowingInts();
+        private final GrowingInts texts = new GrowingInts();
+        private final GrowingInts keywords = new GrowingInts();
+
+        void add(About about) {
+            kinds.add(about.kind());
+            codes.add(about.code());
+            systems.add(about.system());
+            texts.add(about.text());
+            keywords.add(about.keywords());
+        }
+
+        Concepts seal(int[] starts) {
+            return new Concepts(
+                    starts, kinds.toArray(), codes.toArray(), systems.toArray(), texts.toArray(), keywords.toArray());
+        }
     }
 }

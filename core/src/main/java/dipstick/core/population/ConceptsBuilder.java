@@ -13,44 +13,56 @@ final class ConceptsBuilder {
     private final TextDictionary words = TextDictionary.ofWords();
     private final ValueDictionary<List<Integer>> keywordSets = new ValueDictionary<>(List.of());
 
-    private final Map<Key, Integer> numbers = new HashMap<>();
-    private final GrowingInts kindOf = new GrowingInts();
-    private final GrowingInts codeOf = new GrowingInts();
-    private final GrowingInts systemOf = new GrowingInts();
-    private final GrowingInts textOf = new GrowingInts();
-    private final GrowingInts keywordsOf = new GrowingInts();
+    private final Map<Concepts.About, Integer> numbers = new HashMap<>();
+    private final Concepts.Listing listing = new Concepts.Listing();
+    private final Map<Written, Known> known = new HashMap<>();
 
-    private record Key(int kind, int code, int system, int text, int keywords) {}
+    /** A concept as it is written. Most records are written as others are, and are looked up as a whole. */
+    private record Written(String kind, String code, String system, String text, List<String> keywords) {}
+
+    private static final class Known {
+        private final int number;
+        private int records;
+
+        Known(int number) {
+            this.number = number;
+        }
+    }
 
     int number(String kind, String code, String system, String text, List<String> keywords) {
-        Key key = new Key(
-                kinds.code(kind), codes.code(code), systems.code(system), texts.code(text), keywordSet(keywords));
-        Integer known = numbers.get(key);
-        if (known != null) {
-            return known;
+        Known concept = known.computeIfAbsent(new Written(kind, code, system, text, keywords), this::newlyWritten);
+        concept.records++;
+        return concept.number;
+    }
+
+    private Known newlyWritten(Written written) {
+        Concepts.About about = new Concepts.About(
+                kinds.code(written.kind()),
+                codes.code(written.code()),
+                systems.code(written.system()),
+                texts.code(written.text()),
+                keywordSet(written.keywords()));
+        Integer before = numbers.putIfAbsent(about, numbers.size());
+        if (before == null) {
+            listing.add(about);
         }
-        numbers.put(key, numbers.size());
-        kindOf.add(key.kind());
-        codeOf.add(key.code());
-        systemOf.add(key.system());
-        textOf.add(key.text());
-        keywordsOf.add(key.keywords());
-        return numbers.size() - 1;
+        return new Known(before == null ? numbers.size() - 1 : before);
     }
 
     int count() {
         return numbers.size();
     }
 
-    Concepts seal(Codes ofRows, int[] starts) {
-        return new Concepts(
-                ofRows,
-                starts,
-                kindOf.toArray(),
-                codeOf.toArray(),
-                systemOf.toArray(),
-                textOf.toArray(),
-                keywordsOf.toArray());
+    Concepts seal(int[] starts) {
+        // The first record of each was counted when it came.
+        known.forEach((written, concept) -> {
+            int more = concept.records - 1;
+            kinds.count(written.kind(), more);
+            codes.count(written.code(), more);
+            systems.count(written.system(), more);
+            texts.count(written.text(), more);
+        });
+        return listing.seal(starts);
     }
 
     /** The columns of what is the same for all events of a concept, by field. */

@@ -15,27 +15,36 @@ final class EventsBuilder {
     private final ConceptsBuilder conceptNumbers = new ConceptsBuilder();
     private final Identifiers.Builder ids = new Identifiers.Builder();
     private final Map<String, ColumnBuilder> columns = new LinkedHashMap<>();
+    private final ColumnBuilder on = column("on");
+    private final ColumnBuilder until = column("until");
+    private final ColumnBuilder status = column("status");
+    private final ColumnBuilder value = column("value");
+    private final ColumnBuilder unit = column("unit");
+    private final ColumnBuilder valueText = column("value_text");
+    private final ColumnBuilder provider = column("provider");
+    private final ColumnBuilder site = column("site");
+    private final ColumnBuilder source = column("source");
 
-    EventsBuilder() {
-        for (String name : Events.OF_ROWS) {
-            FieldType type = Fields.EVENT.find(name).map(Field::type).orElseThrow();
-            columns.put(name, new ColumnBuilder(type));
-        }
+    private ColumnBuilder column(String name) {
+        FieldType type = Fields.EVENT.find(name).map(Field::type).orElseThrow();
+        ColumnBuilder column = new ColumnBuilder(type);
+        columns.put(name, column);
+        return column;
     }
 
     void add(int owner, EventRecord event) {
         owners.add(owner);
         concepts.add(conceptNumbers.number(event.kind(), event.code(), event.system(), event.text(), event.keywords()));
         ids.add(event.id());
-        event.on().ifPresentOrElse(columns.get("on")::addDate, columns.get("on")::addMissing);
-        event.until().ifPresentOrElse(columns.get("until")::addDate, columns.get("until")::addMissing);
-        columns.get("status").addText(event.status());
-        event.value().ifPresentOrElse(columns.get("value")::addNumber, columns.get("value")::addMissing);
-        columns.get("unit").addText(event.unit());
-        columns.get("value_text").addText(event.valueText());
-        columns.get("provider").addText(event.provider());
-        columns.get("site").addText(event.site());
-        columns.get("source").addText(event.source());
+        event.on().ifPresentOrElse(on::addDate, on::addMissing);
+        event.until().ifPresentOrElse(until::addDate, until::addMissing);
+        status.addText(event.status());
+        event.value().ifPresentOrElse(value::addNumber, value::addMissing);
+        unit.addText(event.unit());
+        valueText.addText(event.valueText());
+        provider.addText(event.provider());
+        site.addText(event.site());
+        source.addText(event.source());
     }
 
     Events seal(int people, Column.OfText personIds) {
@@ -51,8 +60,7 @@ final class EventsBuilder {
                 .forEach(column -> sealed.put(column.getKey(), column.getValue().seal(order)));
         sealed.put("id", ids.seal(order));
         sealed.put("person_id", Events.personIds(sortedOwners, personIds));
-        Codes conceptOfRow = Codes.pack(concepts.inOrder(order), size, Math.max(0, conceptNumbers.count() - 1));
-        Concepts sealedConcepts = conceptNumbers.seal(conceptOfRow, startOfConcept);
+        Concepts sealedConcepts = conceptNumbers.seal(startOfConcept);
         sealed.putAll(conceptNumbers.columns(sealedConcepts));
 
         int[] rowOf = new int[size];

@@ -37,6 +37,20 @@ public final class Population {
         return events;
     }
 
+    /**
+     * Everybody, with some people read anew. Each of {@code renewed} stands in the place of the one with the same id,
+     * or after everybody where there was none, and has only the events that come along. Spellings stay those that were
+     * most frequent before.
+     *
+     * @param renewed people with the same fields, with all their events
+     */
+    public Population with(Population renewed) {
+        if (!personFields.all().equals(renewed.personFields.all())) {
+            throw new IllegalArgumentException("People read anew have other fields");
+        }
+        return new Renewal(this, renewed).population();
+    }
+
     /** The column of one of the {@link #personFields()}. */
     public Column column(Field field) {
         Column column = columns.get(field.name());

@@ -18,7 +18,8 @@ public final class PopulationBuilder {
     private final Map<String, ColumnBuilder> people = new LinkedHashMap<>();
     private final Map<String, Integer> numberOf = new HashMap<>();
     private final EventsBuilder events = new EventsBuilder();
-    private int eventsOfUnknownPeople;
+    private final Map<String, Boolean> enteredInError = new HashMap<>();
+    private final Map<String, Integer> waiting = new HashMap<>();
 
     public PopulationBuilder(Fields personFields) {
         this.personFields = personFields;
@@ -41,23 +42,25 @@ public final class PopulationBuilder {
     }
 
     /**
-     * Adds an event. One of a person who was not added is passed over and counted; one that was entered in error never
+     * Adds an event. One of a person who was not added is passed over and counted as waiting; one that was entered in error never
      * counts anywhere.
      */
     public void add(EventRecord event) {
         Integer owner = numberOf.get(event.personId());
         if (owner == null) {
-            eventsOfUnknownPeople++;
+            waiting.merge(event.personId(), 1, Integer::sum);
             return;
         }
-        if (NormalText.of(event.status()).equals(ENTERED_IN_ERROR)) {
+        if (enteredInError.computeIfAbsent(
+                event.status(), status -> NormalText.of(status).equals(ENTERED_IN_ERROR))) {
             return;
         }
         events.add(owner, event);
     }
 
-    public int eventsOfUnknownPeople() {
-        return eventsOfUnknownPeople;
+    /** How many events came of each person who was not added, by id. */
+    public Map<String, Integer> waiting() {
+        return Map.copyOf(waiting);
     }
 
     public Population seal() {

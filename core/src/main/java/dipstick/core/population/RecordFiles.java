@@ -16,6 +16,7 @@ import java.nio.file.Path;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Consumer;
 
 /** Reads a file of people and a file of events into a population. */
@@ -26,11 +27,12 @@ public final class RecordFiles {
      * What came of it.
      *
      * @param population of the good lines
+     * @param waiting how many events there are of each person who is not in the people file, by id
      * @param peopleProblems what is wrong with lines of the people file; they are not in the population
      */
     public record Loaded(
             Population population,
-            int eventsOfUnknownPeople,
+            Map<String, Integer> waiting,
             List<RowProblem> peopleProblems,
             List<RowProblem> eventProblems) {}
 
@@ -39,7 +41,7 @@ public final class RecordFiles {
         List<RowProblem> eventProblems = new ArrayList<>();
         PopulationBuilder builder = people(people, zone, peopleProblems);
         events(events, zone, builder, eventProblems);
-        return new Loaded(builder.seal(), builder.eventsOfUnknownPeople(), peopleProblems, eventProblems);
+        return new Loaded(builder.seal(), builder.waiting(), peopleProblems, eventProblems);
     }
 
     private static PopulationBuilder people(Path path, ZoneId zone, List<RowProblem> problems) throws IOException {

@@ -9,6 +9,7 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.Map;
 import java.util.Optional;
 import java.util.zip.CRC32;
 import java.util.zip.CheckedInputStream;
@@ -21,15 +22,19 @@ import java.util.zip.CheckedOutputStream;
  */
 public final class Snapshot {
     /** Changes whenever the columns are laid out in another way. */
-    private static final String FORMAT = "dipstick-snapshot/1";
+    private static final String FORMAT = "dipstick-snapshot/2";
 
     private static final int BUFFER = 1 << 16;
     private static final int CHECKSUM_BYTES = Long.BYTES;
 
     private Snapshot() {}
 
-    /** @param eventsOfUnknownPeople how many records were passed over */
-    public record Content(Population population, int eventsOfUnknownPeople) {}
+    /** @param waiting how many events there are of each person who is not in the population, by id */
+    public record Content(Population population, Map<String, Integer> waiting) {
+        public Content {
+            waiting = Map.copyOf(waiting);
+        }
+    }
 
     /**
      * Writes the file aside, and puts it in its place when it is whole.
@@ -45,8 +50,9 @@ public final class Snapshot {
                 DataOutputStream out = new DataOutputStream(new CheckedOutputStream(whole, checksum));
                 out.writeUTF(FORMAT);
                 out.writeUTF(stamp);
-                out.writeInt(content.eventsOfUnknownPeople());
-                new SnapshotWriter(out).population(content.population());
+                SnapshotWriter writer = new SnapshotWriter(out);
+                writer.waiting(content.waiting());
+                writer.population(content.population());
                 out.flush();
                 whole.writeLong(checksum.getValue());
             }
@@ -65,8 +71,9 @@ public final class Snapshot {
             if (!in.readUTF().equals(FORMAT) || !in.readUTF().equals(stamp)) {
                 return Optional.empty();
             }
-            int eventsOfUnknownPeople = in.readInt();
-            return Optional.of(new Content(new SnapshotReader(in).population(), eventsOfUnknownPeople));
+            SnapshotReader reader = new SnapshotReader(in);
+            Map<String, Integer> waiting = reader.waiting();
+            return Optional.of(new Content(reader.population(), waiting));
         }
     }
 

@@ -23,6 +23,15 @@ final class SnapshotReader {
         this.in = in;
     }
 
+    /** How many events wait for each person, by id. */
+    Map<String, Integer> waiting() throws IOException {
+        Map<String, Integer> waiting = new HashMap<>();
+        for (int left = in.readInt(); left > 0; left--) {
+            waiting.put(text(), in.readInt());
+        }
+        return waiting;
+    }
+
     Population population() throws IOException {
         List<Field> fields = new ArrayList<>();
         Map<String, Column> columns = new HashMap<>();
@@ -39,7 +48,6 @@ final class SnapshotReader {
         int[] owners = ints();
         int[] startOfPerson = ints();
         int[] rowsByPerson = ints();
-        Codes conceptOfRow = codes();
         int count = in.readInt();
         int[] starts = new int[count + 1];
         starts[count] = owners.length;
@@ -56,7 +64,7 @@ final class SnapshotReader {
             texts[concept] = in.readInt();
             keywords[concept] = in.readInt();
         }
-        Concepts concepts = new Concepts(conceptOfRow, starts, kinds, codes, systems, texts, keywords);
+        Concepts concepts = new Concepts(starts, kinds, codes, systems, texts, keywords);
         Map<String, Column> columns = new HashMap<>();
         columns.put("kind", dictionary(concepts.kindCodes()));
         columns.put("code", dictionary(concepts.codeCodes()));

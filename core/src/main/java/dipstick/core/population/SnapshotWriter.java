@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
 
 /** Writes the columns of a population one after another; {@link SnapshotReader} reads them in the same order. */
 final class SnapshotWriter {
@@ -25,6 +26,14 @@ final class SnapshotWriter {
 
     SnapshotWriter(DataOutputStream out) {
         this.out = out;
+    }
+
+    void waiting(Map<String, Integer> waiting) throws IOException {
+        out.writeInt(waiting.size());
+        for (Map.Entry<String, Integer> person : waiting.entrySet()) {
+            text(person.getKey());
+            out.writeInt(person.getValue());
+        }
     }
 
     void population(Population population) throws IOException {
@@ -60,7 +69,6 @@ final class SnapshotWriter {
     }
 
     private void concepts(Concepts concepts) throws IOException {
-        codes(concepts.ofRows());
         out.writeInt(concepts.count());
         for (int concept = 0; concept < concepts.count(); concept++) {
             out.writeInt(concepts.start(concept));

@@ -13,6 +13,10 @@ final class TextDictionary {
     private final UnaryOperator<String> comparable;
     private final Map<String, Spelling> spellings = new HashMap<>();
     private final Map<String, Integer> codeOf = new HashMap<>();
+    /** Many columns say the same row after row. */
+    private String latest = "";
+
+    private Spelling latestSpelling = spellings.computeIfAbsent(latest, _ -> new Spelling(Codes.MISSING));
     private final List<String> compared = new ArrayList<>(List.of(""));
 
     /** One way in which a text was written, and how often. */
@@ -38,9 +42,20 @@ final class TextDictionary {
     }
 
     int code(String text) {
-        Spelling spelling = spellings.computeIfAbsent(text, this::newSpelling);
-        spelling.count++;
-        return spelling.code;
+        if (!text.equals(latest)) {
+            latest = text;
+            latestSpelling = spellings.computeIfAbsent(text, this::newSpelling);
+        }
+        latestSpelling.count++;
+        return latestSpelling.code;
+    }
+
+    /** Counts more of a text that has a code. */
+    void count(String text, int more) {
+        Spelling spelling = spellings.get(text);
+        if (spelling != null) {
+            spelling.count += more;
+        }
     }
 
     private Spelling newSpelling(String text) {

@@ -1,15 +1,32 @@
 package dipstick.server.records;
 
-/** What bringing rows in changed. */
-record Changes(int newRows, int changedRows, int unchangedRows) {
-    static final Changes NONE = new Changes(0, 0, 0);
+import java.util.HashSet;
+import java.util.Set;
 
-    Changes plus(Changes other) {
-        return new Changes(
-                newRows + other.newRows, changedRows + other.changedRows, unchangedRows + other.unchangedRows);
-    }
+/**
+ * What bringing rows in changed.
+ *
+ * @param people whose own records or events are others now, by id
+ */
+record Changes(int newRows, int changedRows, int unchangedRows, Set<String> people) {
+    static final Changes NONE = new Changes(0, 0, 0, Set.of());
 
-    int total() {
-        return newRows + changedRows + unchangedRows;
+    /** Adds up what one chunk after another changed. */
+    static final class Sum {
+        private int newRows;
+        private int changedRows;
+        private int unchangedRows;
+        private final Set<String> people = new HashSet<>();
+
+        void add(Changes more) {
+            newRows += more.newRows;
+            changedRows += more.changedRows;
+            unchangedRows += more.unchangedRows;
+            people.addAll(more.people);
+        }
+
+        Changes whole() {
+            return new Changes(newRows, changedRows, unchangedRows, Set.copyOf(people));
+        }
     }
 }

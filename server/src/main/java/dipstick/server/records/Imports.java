@@ -17,7 +17,6 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -53,6 +52,7 @@ class Imports {
 
     private final RecordsWriter writer;
     private final ImportLogMapper log;
+    private final RecordsLoader loader;
     private final Views views;
     private final Today today;
     private final AuditLog audit;
@@ -66,6 +66,7 @@ class Imports {
     Imports(
             RecordsWriter writer,
             ImportLogMapper log,
+            RecordsLoader loader,
             Views views,
             Today today,
             AuditLog audit,
@@ -74,6 +75,7 @@ class Imports {
             PracticeSettings settings) {
         this.writer = writer;
         this.log = log;
+        this.loader = loader;
         this.views = views;
         this.today = today;
         this.audit = audit;
@@ -132,7 +134,7 @@ class Imports {
                 FileReading reading = new FileReading(today.zone(), problems::add);
                 switch (one.kind()) {
                     case PEOPLE ->
-                        reading.people(bytes, views.fields(), new FileReading.PeopleSink() {
+                        reading.people(bytes, loader.fields(), new FileReading.PeopleSink() {
                             @Override
                             public void header(List<Field> customFields, Set<String> spokenOf) {
                                 // Nothing is written while the file is only read through.
@@ -160,14 +162,14 @@ class Imports {
         Import.State.Taken taken;
         try {
             // Before the transaction, in which only the writer may use MyBatis.
-            Fields known = views.fields();
+            Fields known = loader.fields();
             taken = transaction.execute(_ -> write(one, known));
         } catch (RuntimeException failure) {
             failed(one, failure, NOTHING_TAKEN);
             return;
         }
         try {
-            events.publishEvent(new RecordsChanged());
+            events.publishEvent(new RecordsChanged(taken.changes().people()));
             logTaken(one, taken, who);
             one.become(taken);
             Files.deleteIfExists(one.file());
@@ -193,7 +195,7 @@ class Imports {
     private Import.State.Taken write(Import one, Fields known) {
         FileCheck check = ((Import.State.Taking) one.state()).check();
         Set<String> unknownPeople = new HashSet<>();
-        List<Changes> changes = new ArrayList<>();
+        Changes.Sum changes = new Changes.Sum();
         try (InputStream bytes = open(one, read -> one.become(new Import.State.Taking(check, read)))) {
             // What is wrong with lines was said when the file was read through.
             FileReading reading = new FileReading(today.zone(), _ -> {});
@@ -208,8 +210,7 @@ class Imports {
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }
-        return new Import.State.Taken(
-                check, changes.stream().reduce(Changes.NONE, Changes::plus), unknownPeople.size());
+        return new Import.State.Taken(check, changes.whole(), unknownPeople.size());
     }
 
     private void unknown(List<EventRecord> chunk, Set<String> unknownPeople) {
@@ -221,11 +222,11 @@ class Imports {
     }
 
     private final class Writing implements FileReading.PeopleSink {
-        private final List<Changes> changes;
+        private final Changes.Sum changes;
         private Fields fields;
         private Set<String> spokenOf = Set.of();
 
-        Writing(List<Changes> changes, Fields known) {
+        Writing(Changes.Sum changes, Fields known) {
             this.changes = changes;
             this.fields = known;
         }

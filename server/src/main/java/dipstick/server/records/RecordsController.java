@@ -99,6 +99,7 @@ class RecordsController {
             }
         }
         return IntStream.range(1, counts.length)
+                .filter(kind -> counts[kind] > 0)
                 .mapToObj(kind ->
                         new KindCount(kinds.written().get(kind), counts[kind], day(first[kind]), day(last[kind])))
                 .sorted(Comparator.comparingInt(KindCount::records).reversed())

@@ -15,7 +15,10 @@ import org.apache.ibatis.mapping.ResultSetType;
 interface RecordsMapper {
     record CustomFieldRow(String name, String type) {}
 
-    record KnownEvent(String recordKey, String fingerprint) {}
+    /** A row that was read. It is another type than the row to be written, which MyBatis takes apart by name. */
+    record StoredPerson(PersonRow row) {}
+
+    record KnownEvent(String recordKey, String fingerprint, String personId) {}
 
     @Select("SELECT name, type FROM custom_field ORDER BY name")
     List<CustomFieldRow> customFields();
@@ -30,20 +33,27 @@ interface RecordsMapper {
     @Update("UPDATE records_stamp SET stamp = #{stamp}")
     int changeStamp(String stamp);
 
-    @Select("SELECT * FROM person ORDER BY id")
+    /** Read row by row by {@link PersonRowReader}, as all people are. */
+    @Select("SELECT " + PersonRowReader.COLUMNS + " FROM person ORDER BY id")
     @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
-    Cursor<PersonRow> allPeople();
+    Cursor<StoredPerson> allPeople();
 
     /** Read row by row by {@link EventRecordReader}. */
-    @Select("SELECT * FROM event")
+    @Select("SELECT " + EventRecordReader.COLUMNS + " FROM event")
     @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
     Cursor<EventRecord> allEvents();
 
-    @Select("SELECT * FROM person WHERE id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})")
-    List<PersonRow> people(@Param("ids") String[] ids);
+    /** Read row by row by {@link EventRecordReader}. */
+    @Select("SELECT " + EventRecordReader.COLUMNS
+            + " FROM event WHERE person_id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})")
+    List<EventRecord> eventsOf(@Param("ids") String[] ids);
+
+    @Select("SELECT " + PersonRowReader.COLUMNS
+            + " FROM person WHERE id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})")
+    List<StoredPerson> people(@Param("ids") String[] ids);
 
     @Select("""
-            SELECT record_key, fingerprint FROM event
+            SELECT record_key, fingerprint, person_id FROM event
             WHERE record_key = ANY(#{keys, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
             """)
     List<KnownEvent> knownEvents(@Param("keys") String[] keys);
@@ -53,8 +63,8 @@ interface RecordsMapper {
                 deceased_last, provider, site, phone, mobile, email, address, city, postcode, language, contact_by,
                 do_not_contact, custom)
             VALUES (#{id}, #{familyName}, #{givenName}, #{birthFirst}, #{birthLast}, #{sex}, #{status},
-                #{deceasedFirst}, #{deceasedLast}, #{provider}, #{site}, #{phone}, #{mobile}, #{email}, #{address},
-                #{city}, #{postcode}, #{language}, #{contactBy}, #{doNotContact}, #{custom})
+                #{deceasedFirst}, #{deceasedLast}, #{provider}, #{site}, #{phone}, #{mobile},
+                #{email}, #{address}, #{city}, #{postcode}, #{language}, #{contactBy}, #{doNotContact}, #{custom})
             """)
     int insertPerson(PersonRow person);
 
@@ -62,9 +72,9 @@ interface RecordsMapper {
             UPDATE person SET family_name = #{familyName}, given_name = #{givenName}, birth_first = #{birthFirst},
                 birth_last = #{birthLast}, sex = #{sex}, status = #{status}, deceased_first = #{deceasedFirst},
                 deceased_last = #{deceasedLast}, provider = #{provider}, site = #{site}, phone = #{phone},
-                mobile = #{mobile}, email = #{email}, address = #{address}, city = #{city}, postcode = #{postcode},
-                language = #{language}, contact_by = #{contactBy}, do_not_contact = #{doNotContact},
-                custom = #{custom}
+                mobile = #{mobile}, email = #{email}, address = #{address}, city = #{city},
+                postcode = #{postcode}, language = #{language}, contact_by = #{contactBy},
+                do_not_contact = #{doNotContact}, custom = #{custom}
             WHERE id = #{id}
             """)
     int updatePerson(PersonRow person);

@@ -7,8 +7,10 @@ import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
 import dipstick.server.records.RecordsMapper.CustomFieldRow;
 import dipstick.server.records.RecordsMapper.KnownEvent;
+import dipstick.server.records.RecordsMapper.StoredPerson;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -50,20 +52,24 @@ class RecordsWriter {
      */
     Changes writePeople(List<PersonRecord> people, Set<String> spokenOf, Fields fields) {
         Map<String, PersonRecord> known = new HashMap<>();
-        for (PersonRow row : batch.people(people.stream().map(PersonRecord::id).toArray(String[]::new))) {
-            known.put(row.id(), RowMapping.person(row, fields));
+        for (StoredPerson person :
+                batch.people(people.stream().map(PersonRecord::id).toArray(String[]::new))) {
+            known.put(person.row().id(), RowMapping.person(person.row(), fields));
         }
         int added = 0;
         int changed = 0;
+        Set<String> others = new HashSet<>();
         for (PersonRecord person : people) {
             PersonRecord before = known.get(person.id());
             if (before == null) {
                 batch.insertPerson(RowMapping.row(person));
+                others.add(person.id());
                 added++;
             } else {
                 PersonRecord after = over(before, person, spokenOf);
                 if (!after.equals(before)) {
                     batch.updatePerson(RowMapping.row(after));
+                    others.add(person.id());
                     changed++;
                 }
             }
@@ -72,7 +78,7 @@ class RecordsWriter {
             batch.changeStamp(UUID.randomUUID().toString());
         }
         session.flushStatements();
-        return new Changes(added, changed, people.size() - added - changed);
+        return new Changes(added, changed, people.size() - added - changed, others);
     }
 
     private static PersonRecord over(PersonRecord before, PersonRecord after, Set<String> spokenOf) {
@@ -86,19 +92,23 @@ class RecordsWriter {
     Changes writeEvents(List<EventRecord> events) {
         Map<String, EventRow> rows = new LinkedHashMap<>();
         events.stream().map(RowMapping::row).forEach(row -> rows.putIfAbsent(row.recordKey(), row));
-        Map<String, String> known = new HashMap<>();
+        Map<String, KnownEvent> known = new HashMap<>();
         for (KnownEvent event : batch.knownEvents(rows.keySet().toArray(String[]::new))) {
-            known.put(event.recordKey(), event.fingerprint());
+            known.put(event.recordKey(), event);
         }
         int added = 0;
         int changed = 0;
+        Set<String> others = new HashSet<>();
         for (EventRow row : rows.values()) {
-            String before = known.get(row.recordKey());
+            KnownEvent before = known.get(row.recordKey());
             if (before == null) {
                 batch.insertEvent(row);
+                others.add(row.personId());
                 added++;
-            } else if (!before.equals(row.fingerprint())) {
+            } else if (!before.fingerprint().equals(row.fingerprint())) {
                 batch.updateEvent(row);
+                others.add(before.personId());
+                others.add(row.personId());
                 changed++;
             }
         }
@@ -106,6 +116,6 @@ class RecordsWriter {
             batch.changeStamp(UUID.randomUUID().toString());
         }
         session.flushStatements();
-        return new Changes(added, changed, events.size() - added - changed);
+        return new Changes(added, changed, events.size() - added - changed, others);
     }
 }

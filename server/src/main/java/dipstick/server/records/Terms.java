@@ -41,6 +41,7 @@ final class Terms {
         found.addAll(codes(events, wanted));
         found.addAll(keywords(events, wanted));
         return found.stream()
+                .filter(term -> term.records() > 0)
                 .sorted(Comparator.comparingInt(Term::records).reversed())
                 .limit(MOST)
                 .toList();

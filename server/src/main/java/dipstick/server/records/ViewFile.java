@@ -5,7 +5,11 @@ import java.io.IOException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -19,7 +23,12 @@ import org.springframework.stereotype.Component;
 class ViewFile {
     private static final Logger LOG = LoggerFactory.getLogger(ViewFile.class);
 
+    private static final Duration A_WHILE = Duration.ofMinutes(1);
+
     private final Path file;
+    private final AtomicReference<Optional<Unwritten>> latest = new AtomicReference<>(Optional.empty());
+
+    private record Unwritten(String stamp, Snapshot.Content content) {}
 
     ViewFile(@Value("${dipstick.data}") String folder) {
         this.file = Path.of(folder).resolve("records.snapshot");
@@ -38,12 +47,30 @@ class ViewFile {
 
     /** Writes the file without keeping anybody waiting. */
     void writeAside(String stamp, Snapshot.Content content) {
-        Thread.ofVirtual().name("view-file").start(() -> write(stamp, content));
+        latest.set(Optional.of(new Unwritten(stamp, content)));
+        Thread.ofVirtual().name("view-file").start(this::writeLatest);
     }
 
-    private synchronized void write(String stamp, Snapshot.Content content) {
+    /** Writes the file when a while has gone by, or at the end: small changes often follow one another. */
+    void writeLater(String stamp, Snapshot.Content content) {
+        if (latest.getAndSet(Optional.of(new Unwritten(stamp, content))).isEmpty()) {
+            CompletableFuture.delayedExecutor(A_WHILE.toSeconds(), TimeUnit.SECONDS)
+                    .execute(this::writeLatest);
+        }
+    }
+
+    /** Writes what is still to be written, and waits for what is being written. */
+    synchronized void finish() {
+        writeLatest();
+    }
+
+    private void writeLatest() {
+        latest.getAndSet(Optional.empty()).ifPresent(this::write);
+    }
+
+    private synchronized void write(Unwritten view) {
         try {
-            Snapshot.write(file, stamp, content);
+            Snapshot.write(file, view.stamp(), view.content());
         } catch (IOException unwritable) {
             LOG.warn("{} could not be written; the next start reads the database: {}", file, unwritable.getMessage());
         }

@@ -2,26 +2,20 @@ package dipstick.server.records;
 
 import dipstick.core.population.PopulationBuilder;
 import dipstick.core.population.Snapshot;
-import dipstick.core.records.EventRecord;
-import dipstick.core.records.Field;
-import dipstick.core.records.FieldType;
 import dipstick.core.records.Fields;
 import dipstick.server.practice.Today;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.util.List;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicReference;
-import org.apache.ibatis.cursor.Cursor;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.support.TransactionTemplate;
 
-/** Builds the view of the records aside, and swaps it in when it is whole. */
+/** Makes the view of the records aside, and swaps it in when it is whole. */
 @Service
 public class Views implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(Views.class);
@@ -29,21 +23,22 @@ public class Views implements SmartLifecycle {
     /** When the server starts, the first records of a demo are in place before the view of them is built. */
     public static final int AFTER_FIRST_RECORDS = 100;
 
-    private static final long TOLD_EVERY = 1_000_000;
+    /** So many people are always few enough to read anew, and otherwise a tenth of all. */
+    private static final int ALWAYS_FEW = 100;
 
-    private final RecordsMapper records;
-    private final TransactionTemplate reading;
+    private static final int FEW = 10;
+
+    private final RecordsLoader loader;
     private final Today today;
     private final ViewFile file;
     private final AtomicReference<View> current;
 
-    Views(RecordsMapper records, PlatformTransactionManager transactions, Today today, ViewFile file) {
+    Views(RecordsLoader loader, Today today, ViewFile file) {
+        this.loader = loader;
         this.file = file;
-        this.records = records;
-        this.reading = new TransactionTemplate(transactions);
-        this.reading.setReadOnly(true);
         this.today = today;
-        this.current = new AtomicReference<>(new View(0, new PopulationBuilder(Fields.PERSON).seal(), 0, today.now()));
+        Snapshot.Content nobody = new Snapshot.Content(new PopulationBuilder(Fields.PERSON).seal(), Map.of());
+        this.current = new AtomicReference<>(new View(0, nobody, today.now()));
     }
 
     /** The view of now; whoever evaluates keeps what this gives. */
@@ -55,7 +50,7 @@ public class Views implements SmartLifecycle {
     @Override
     public void start() {
         long start = System.nanoTime();
-        Optional<Snapshot.Content> kept = file.read(records.stamp());
+        Optional<Snapshot.Content> kept = file.read(loader.stamp());
         if (kept.isPresent()) {
             swapIn(kept.get(), start);
         } else {
@@ -65,7 +60,7 @@ public class Views implements SmartLifecycle {
 
     @Override
     public void stop() {
-        // The view is memory only; there is nothing to let go of.
+        file.finish();
     }
 
     @Override
@@ -78,56 +73,51 @@ public class Views implements SmartLifecycle {
         return AFTER_FIRST_RECORDS;
     }
 
-    @EventListener(RecordsChanged.class)
-    void buildAfterChange() {
-        rebuild();
+    @EventListener
+    synchronized void after(RecordsChanged change) {
+        if (change.people().isEmpty()) {
+            return;
+        }
+        Snapshot.Content before = current.get().records();
+        boolean few = change.people().size()
+                <= Math.max(ALWAYS_FEW, before.population().size() / FEW);
+        boolean sameFields =
+                loader.fields().all().equals(before.population().personFields().all());
+        if (few && sameFields) {
+            renew(before, change.people());
+        } else {
+            rebuild();
+        }
     }
 
     private synchronized void rebuild() {
         long start = System.nanoTime();
         // Before the rows: if they change meanwhile, the stamp is of none, and the file is not read.
-        String stamp = records.stamp();
-        PopulationBuilder builder = reading.execute(_ -> load());
-        Snapshot.Content content = new Snapshot.Content(builder.seal(), builder.eventsOfUnknownPeople());
+        String stamp = loader.stamp();
+        Snapshot.Content content = loader.everything();
         swapIn(content, start);
         file.writeAside(stamp, content);
     }
 
+    private void renew(Snapshot.Content before, Set<String> people) {
+        long start = System.nanoTime();
+        String stamp = loader.stamp();
+        Snapshot.Content renewed = loader.of(people);
+        Map<String, Integer> waiting = new HashMap<>(before.waiting());
+        waiting.keySet().removeAll(people);
+        waiting.putAll(renewed.waiting());
+        Snapshot.Content content = new Snapshot.Content(before.population().with(renewed.population()), waiting);
+        swapIn(content, start);
+        file.writeLater(stamp, content);
+    }
+
     private void swapIn(Snapshot.Content content, long start) {
-        View view = new View(
-                current.get().version() + 1, content.population(), content.eventsOfUnknownPeople(), today.now());
+        View view = new View(current.get().version() + 1, content, today.now());
         current.set(view);
         LOG.info(
                 "The records are ready: {} people, {} events, in {} ms",
                 view.population().size(),
                 view.population().events().size(),
                 (System.nanoTime() - start) / 1_000_000);
-    }
-
-    private PopulationBuilder load() {
-        Fields fields = fields();
-        PopulationBuilder builder = new PopulationBuilder(fields);
-        try (Cursor<PersonRow> people = records.allPeople();
-                Cursor<EventRecord> events = records.allEvents()) {
-            people.forEach(row -> builder.add(RowMapping.person(row, fields)));
-            long read = 0;
-            for (EventRecord event : events) {
-                builder.add(event);
-                if (++read % TOLD_EVERY == 0) {
-                    LOG.info("{} million events are read …", read / TOLD_EVERY);
-                }
-            }
-        } catch (IOException broken) {
-            throw new UncheckedIOException(broken);
-        }
-        return builder;
-    }
-
-    /** The person fields of the practice: the known ones and its own. */
-    Fields fields() {
-        List<Field> custom = records.customFields().stream()
-                .map(row -> new Field(row.name(), FieldType.valueOf(row.type())))
-                .toList();
-        return Fields.PERSON.with(custom);
     }
 }

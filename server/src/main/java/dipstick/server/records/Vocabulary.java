@@ -41,6 +41,7 @@ record Vocabulary(List<FieldWords> person, List<FieldWords> event) {
             counts[texts.codes().get(row)]++;
         }
         return IntStream.range(Codes.MISSING + 1, counts.length)
+                .filter(code -> counts[code] > 0)
                 .mapToObj(code -> new ValueCount(texts.written().get(code), counts[code]))
                 .sorted(Comparator.comparingInt(ValueCount::count).reversed())
                 .toList();

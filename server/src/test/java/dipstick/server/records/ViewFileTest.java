@@ -30,6 +30,17 @@ class ViewFileTest {
     }
 
     @Test
+    void the_latest_of_small_changes_is_written_at_the_end() {
+        ViewFile file = new ViewFile(folder.toString());
+        file.writeLater("one", content());
+        file.writeLater("two", content());
+        assertThat(file.read("two")).isEmpty();
+        file.finish();
+        assertThat(file.read("one")).isEmpty();
+        assertThat(file.read("two")).isPresent();
+    }
+
+    @Test
     void what_cannot_be_read_or_written_is_passed_over() throws Exception {
         Path path = folder.resolve("records.snapshot");
         Files.createDirectories(path.resolve("a folder in its place"));
@@ -59,6 +70,6 @@ class ViewFileTest {
     private static Snapshot.Content content() {
         PopulationBuilder builder = new PopulationBuilder(Fields.PERSON);
         builder.add(new PersonRecord("p1", Map.of("id", new FieldValue.OfText("p1"))));
-        return new Snapshot.Content(builder.seal(), 0);
+        return new Snapshot.Content(builder.seal(), Map.of());
     }
 }

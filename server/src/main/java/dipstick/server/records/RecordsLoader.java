@@ -1,0 +1,95 @@
+package dipstick.server.records;
+
+import dipstick.core.population.PopulationBuilder;
+import dipstick.core.population.Snapshot;
+import dipstick.core.records.EventRecord;
+import dipstick.core.records.Field;
+import dipstick.core.records.FieldType;
+import dipstick.core.records.Fields;
+import dipstick.server.records.RecordsMapper.StoredPerson;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import org.apache.ibatis.cursor.Cursor;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Reads people and events out of the database into a population, as they are at one moment. */
+@Component
+class RecordsLoader {
+    private static final Logger LOG = LoggerFactory.getLogger(RecordsLoader.class);
+
+    private static final long TOLD_EVERY = 1_000_000;
+
+    /** While a chunk is sorted into columns the next one is read. */
+    private static final int CHUNK = 10_000;
+
+    private final RecordsMapper records;
+    private final TransactionTemplate reading;
+
+    RecordsLoader(RecordsMapper records, PlatformTransactionManager transactions) {
+        this.records = records;
+        this.reading = new TransactionTemplate(transactions);
+        this.reading.setReadOnly(true);
+    }
+
+    /** The person fields of the practice: the known ones and its own. */
+    Fields fields() {
+        List<Field> custom = records.customFields().stream()
+                .map(row -> new Field(row.name(), FieldType.valueOf(row.type())))
+                .toList();
+        return Fields.PERSON.with(custom);
+    }
+
+    /** Names the state of the records; another one after each change. */
+    String stamp() {
+        return records.stamp();
+    }
+
+    Snapshot.Content everything() {
+        return reading.execute(_ -> {
+            try (Cursor<StoredPerson> people = records.allPeople();
+                    Cursor<EventRecord> events = records.allEvents()) {
+                return sealed(people, events);
+            } catch (IOException broken) {
+                throw new UncheckedIOException(broken);
+            }
+        });
+    }
+
+    /** Those of some people who are known, with their events; the events of the others wait. */
+    Snapshot.Content of(Collection<String> ids) {
+        String[] wanted = ids.toArray(String[]::new);
+        return reading.execute(_ -> sealed(records.people(wanted), records.eventsOf(wanted)));
+    }
+
+    private Snapshot.Content sealed(Iterable<StoredPerson> people, Iterable<EventRecord> events) {
+        Fields fields = fields();
+        PopulationBuilder builder = new PopulationBuilder(fields);
+        people.forEach(person -> builder.add(RowMapping.person(person.row(), fields)));
+        CompletableFuture<Void> added = CompletableFuture.completedFuture(null);
+        List<EventRecord> chunk = new ArrayList<>();
+        long read = 0;
+        for (EventRecord event : events) {
+            chunk.add(event);
+            if (chunk.size() == CHUNK) {
+                List<EventRecord> full = chunk;
+                chunk = new ArrayList<>(CHUNK);
+                added.join();
+                added = CompletableFuture.runAsync(() -> full.forEach(builder::add));
+            }
+            if (++read % TOLD_EVERY == 0) {
+                LOG.info("{} million events are read …", read / TOLD_EVERY);
+            }
+        }
+        added.join();
+        chunk.forEach(builder::add);
+        return new Snapshot.Content(builder.seal(), builder.waiting());
+    }
+}

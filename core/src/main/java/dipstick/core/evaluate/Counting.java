@@ -9,6 +9,9 @@ import java.util.Arrays;
 
 /** Counts matching events, their different days or their different codes (criteria.md section 3, events). */
 final class Counting implements EventKernel {
+    /** So many keys are compared with each other rather than sorted. */
+    private static final int FEW = 8;
+
     private final Count count;
     private final Per per;
     private final Seen seen;
@@ -79,6 +82,34 @@ final class Counting implements EventKernel {
         if (matches.size() < count.least()) {
             return Outcome.NO;
         }
+        return surelyEnough(matches) ? Outcome.YES : ofSorted(matches);
+    }
+
+    /** Whether as many as are needed are found without looking at all, where more do no harm. */
+    private boolean surelyEnough(Matches matches) {
+        if (count.hasMost() || count.least() > FEW) {
+            return false;
+        }
+        int found = 0;
+        for (int i = 0; i < matches.size() && found < count.least(); i++) {
+            int event = matches.event(i);
+            if (matches.isCertain(i) && isExact(event) && !isAmong(found, key(event))) {
+                keys[found++] = key(event);
+            }
+        }
+        return found >= count.least();
+    }
+
+    private boolean isAmong(int found, int key) {
+        for (int i = 0; i < found; i++) {
+            if (keys[i] == key) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private Outcome ofSorted(Matches matches) {
         int exact = 0;
         for (int i = 0; i < matches.size(); i++) {
             if (isExact(matches.event(i))) {

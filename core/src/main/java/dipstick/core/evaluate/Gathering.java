@@ -9,9 +9,11 @@ final class Gathering {
     private final PeopleRange people;
     private final int[] starts;
     private final int[] marked;
+    private final boolean allCertain;
 
-    private Gathering(PeopleRange people, int[] starts, int[] marked) {
+    private Gathering(PeopleRange people, int[] starts, int[] marked, boolean allCertain) {
         this.people = people;
+        this.allCertain = allCertain;
         this.starts = starts;
         this.marked = marked;
     }
@@ -38,21 +40,34 @@ final class Gathering {
     }
 
     private static Gathering sorted(Rows rows, PeopleRange people, Events events) {
-        int[] places = new int[rows.size];
         int[] starts = new int[people.size() + 1];
+        boolean inOrder = true;
+        boolean allCertain = true;
+        int latest = people.first();
         for (int i = 0; i < rows.size; i++) {
-            places[i] = events.owner(Matches.unmarked(rows.marked[i])) - people.first();
-            starts[places[i] + 1]++;
+            int marked = rows.marked[i];
+            int owner = events.owner(Matches.unmarked(marked));
+            starts[owner - people.first() + 1]++;
+            inOrder &= owner >= latest;
+            allCertain &= marked >= 0;
+            latest = owner;
         }
         for (int person = 1; person < starts.length; person++) {
             starts[person] += starts[person - 1];
         }
+        // The rows of a single concept are.
+        int[] sorted = inOrder ? rows.marked : inOrder(rows, starts, people, events);
+        return new Gathering(people, starts, sorted, allCertain);
+    }
+
+    private static int[] inOrder(Rows rows, int[] starts, PeopleRange people, Events events) {
         int[] next = starts.clone();
         int[] sorted = new int[rows.size];
         for (int i = 0; i < rows.size; i++) {
-            sorted[next[places[i]]++] = rows.marked[i];
+            int owner = events.owner(Matches.unmarked(rows.marked[i]));
+            sorted[next[owner - people.first()]++] = rows.marked[i];
         }
-        return new Gathering(people, starts, sorted);
+        return sorted;
     }
 
     boolean isEmpty(int person) {
@@ -62,7 +77,7 @@ final class Gathering {
 
     void show(int person, Matches matches) {
         int place = person - people.first();
-        matches.show(marked, starts[place], starts[place + 1]);
+        matches.show(marked, starts[place], starts[place + 1], allCertain);
     }
 
     /** Matching rows in the order of their concepts. */

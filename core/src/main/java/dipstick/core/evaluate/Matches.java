@@ -28,14 +28,20 @@ final class Matches {
         certainCount += outcome == Outcome.YES ? 1 : 0;
     }
 
-    /** Shows some of the {@linkplain #marked marked} events of another's array, which this does not change. */
-    void show(int[] marked, int first, int end) {
+    /**
+     * Shows some of the {@linkplain #marked marked} events of another's array, which this does not change.
+     *
+     * @param allCertain whether all of the array are known to match for certain
+     */
+    void show(int[] marked, int first, int end, boolean allCertain) {
         events = marked;
         from = first;
         size = end - first;
-        certainCount = 0;
-        for (int i = first; i < end; i++) {
-            certainCount += marked[i] >= 0 ? 1 : 0;
+        certainCount = size;
+        if (!allCertain) {
+            for (int i = first; i < end; i++) {
+                certainCount -= marked[i] >= 0 ? 0 : 1;
+            }
         }
     }
 

@@ -2,7 +2,6 @@ package dipstick.core.population;
 
 import dipstick.core.records.Field;
 import dipstick.core.records.Fields;
-import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
@@ -82,11 +81,14 @@ public final class Population {
 
     /** The ids of people, in the order of their numbers. */
     public List<String> idsOf(BitSet people) {
-        List<String> ids = new ArrayList<>(people.cardinality());
+        Codes codes = id().codes();
+        List<String> texts = id().compared();
+        String[] ids = new String[people.cardinality()];
+        int next = 0;
         for (int person = people.nextSetBit(0); person >= 0; person = people.nextSetBit(person + 1)) {
-            ids.add(idOf(person));
+            ids[next++] = texts.get(codes.get(person));
         }
-        return ids;
+        return List.of(ids);
     }
 
     /** The number of the person with this id. People's ids are their own, so code and number go together. */

@@ -65,9 +65,7 @@ class RenewalTest {
         assertThat(both.size()).isEqualTo(301);
         assertThat(told(both).getFirst()).contains("marl");
         assertThat(told(both)).containsAll(told(many));
-        assertThat(told(many.with(few)))
-                .containsAll(told(few))
-                .noneMatch(line -> line.contains("person_id=q7"));
+        assertThat(told(many.with(few))).containsAll(told(few)).noneMatch(line -> line.contains("person_id=q7"));
     }
 
     @Test

@@ -2,6 +2,7 @@
 import { Problem, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSession } from '@/session'
 import AsOfDate from '@/shell/AsOfDate.vue'
+import { VEIL_KEY } from '@/veil'
 import { useQueryClient } from '@tanstack/vue-query'
 import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -9,10 +10,14 @@ import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { onBeforeRouteLeave, useRouter } from 'vue-router'
+import { useRouter } from 'vue-router'
 import { emptyDocument, slug, type CriteriaDocument } from './document'
+import { DialStrip, settingsFor } from './dials'
 import { useHistory } from './history'
+import { useKeptDraft } from './keptDraft'
 import { useLevels } from './levels'
+import { useRibbon } from './ribbon'
+import RibbonStrip from './RibbonStrip.vue'
 import Sheet from './Sheet.vue'
 import { useVocabulary } from './vocabulary'
 import { ON_LIST, type Behind } from './who'
@@ -27,7 +32,9 @@ const queries = useQueryClient()
 
 const history = useHistory<CriteriaDocument>(emptyDocument())
 const saved = shallowRef<CriteriaDocument>(history.current.value)
+/** The version that the changes were made to, and the newest. */
 const version = ref<number>()
+const savedVersion = ref<number>()
 const changed = ref('')
 const problem = ref('')
 const loaded = ref(false)
@@ -35,6 +42,13 @@ const saving = ref(false)
 const keysShown = ref(false)
 const behind = shallowRef<Behind>(ON_LIST)
 const asOf = ref(session.today)
+/** How the dials are turned here; it is not saved with the set. */
+const settings = ref<Record<string, string>>({})
+
+// The account at the time: an expired sign-in must not put the draft elsewhere.
+const account = session.signedIn?.name ?? ''
+const kept = useKeptDraft(account, () => id)
+const broughtBack = ref('')
 
 const document = computed(() => history.current.value)
 const isNew = computed(() => version.value === undefined)
@@ -48,11 +62,12 @@ const draft = computed(() => ({
     name: document.value.name || 'New set',
   },
   asOf: asOf.value || undefined,
-  settings: {},
+  settings: settingsFor(document.value, settings.value),
 }))
 
 const { levels, before, findings, problem: levelsProblem } = useLevels(draft)
 const { data: vocabulary } = useVocabulary()
+const { data: ribbon } = useRibbon(draft)
 
 async function load() {
   loaded.value = false
@@ -70,19 +85,46 @@ async function load() {
 }
 
 function start(of: CriteriaDocument, at: number | undefined, words: string) {
+  const draft = kept.value
   history.reset(of)
   saved.value = of
   version.value = at
+  savedVersion.value = at
   changed.value = words
+  broughtBack.value = ''
+  if (draft) {
+    history.change(draft.document)
+    // Not the newest version: if somebody else changed the set meanwhile, saving must say so.
+    version.value = draft.version
+    broughtBack.value = timeWords(draft.at)
+  }
   loaded.value = true
 }
 
+watch(document, (now) => {
+  if (loaded.value) {
+    kept.value = unsaved.value
+      ? { document: now, version: version.value, at: new Date().toISOString() }
+      : null
+  }
+})
+
+/** Goes back to what is saved. Undo brings the changes back, unless they were made to an older version. */
+function putAway() {
+  if (version.value === savedVersion.value) {
+    broughtBack.value = ''
+    history.change(saved.value)
+  } else {
+    takeTheirs()
+  }
+}
+
 function changeWords(set: Schemas['SetDocument']): string {
-  const when = new Date(set.changedAt).toLocaleString('en-GB', {
-    dateStyle: 'medium',
-    timeStyle: 'short',
-  })
-  return `version ${String(set.version)}, ${set.changedBy}, ${when}`
+  return `version ${String(set.version)}, ${set.changedBy}, ${timeWords(set.changedAt)}`
+}
+
+function timeWords(instant: string): string {
+  return new Date(instant).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 }
 
 watch(() => id, load, { immediate: true })
@@ -110,6 +152,9 @@ async function save() {
     history.change(toSave, 'name')
     saved.value = history.current.value
     version.value = answer.version
+    savedVersion.value = answer.version
+    kept.value = null
+    broughtBack.value = ''
     changed.value = changeWords(answer)
     void queries.invalidateQueries({ queryKey: ['criteria'] })
     void queries.invalidateQueries({ queryKey: ['lists'] })
@@ -137,6 +182,7 @@ function saveAsOther() {
 
 function takeTheirs() {
   conflict.value = false
+  kept.value = null
   void load()
 }
 
@@ -159,21 +205,6 @@ function onKey(event: KeyboardEvent) {
 }
 
 useEventListener(window, 'keydown', onKey)
-useEventListener(window, 'beforeunload', (event: BeforeUnloadEvent) => {
-  if (unsaved.value) {
-    event.preventDefault()
-  }
-})
-
-onBeforeRouteLeave((to) => {
-  const toItself = to.path === `/criteria/${encodeURIComponent(document.value.id)}`
-  return (
-    toItself ||
-    !unsaved.value ||
-    window.confirm('There are changes that are not saved. Leave and lose them?')
-  )
-})
-
 const KEYS = [
   ['Ctrl+S', 'save'],
   ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
@@ -182,6 +213,8 @@ const KEYS = [
   ['Alt+O on a sentence', 'switch it off or on'],
   ['Alt+Delete on a sentence', 'remove it'],
   ['↑, ↓ beside an opened person', 'previous, next person'],
+  ['←, → and Page Up, Page Down on the ribbon', 'a day, a month earlier or later'],
+  [VEIL_KEY, 'hide or show names and contacts'],
   ['Esc', 'close what is open'],
 ]
 </script>
@@ -223,7 +256,25 @@ const KEYS = [
         <button class="word" @click="saveAsOther">Save mine under another name</button>
       </template>
     </p>
+    <p v-if="broughtBack" class="notice calm" role="status">
+      Your changes of {{ broughtBack }} that were not saved are back.
+      <button class="word" @click="putAway">Go back to what is saved</button>
+    </p>
     <p v-if="levelsProblem" class="notice" role="alert">{{ levelsProblem }}</p>
+
+    <DialStrip
+      v-if="loaded && vocabulary && document.dials"
+      v-model:settings="settings"
+      :document="document"
+      :fields="vocabulary.person"
+      @change="history.change($event)"
+    />
+    <RibbonStrip
+      v-if="loaded && ribbon"
+      v-model="asOf"
+      :ribbon="ribbon"
+      :asks-for-something="document.shouldHave !== undefined"
+    />
 
     <div v-if="loaded && vocabulary" class="sides">
       <div class="left">

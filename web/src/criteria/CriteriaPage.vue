@@ -1,20 +1,21 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
+import { useSession } from '@/session'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import { hasKeptDraft } from './keptDraft'
+import { setsQuery } from './sets'
 
 const router = useRouter()
 const queries = useQueryClient()
+const account = useSession().signedIn?.name ?? ''
 const find = ref('')
 const problem = ref('')
 
-const { data, error } = useQuery({
-  queryKey: ['criteria'],
-  queryFn: () => send<Schemas['SetSummary'][]>('/api/criteria'),
-})
+const { data, error } = useQuery(setsQuery)
 
 const sets = computed(() => {
   const words = find.value.trim().toLowerCase()
@@ -51,7 +52,11 @@ function when(iso: string): string {
       <h1>Criteria</h1>
       <InputText v-model="find" placeholder="Find a set" aria-label="Find a set" />
       <span class="grow" />
-      <Button label="New set" icon="pi pi-plus" @click="router.push('/criteria/new')" />
+      <Button
+        :label="hasKeptDraft(account, 'new') ? 'Go on with the new set' : 'New set'"
+        icon="pi pi-plus"
+        @click="router.push('/criteria/new')"
+      />
     </div>
     <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
     <p v-if="data && data.length === 0">
@@ -65,6 +70,7 @@ function when(iso: string): string {
         <span>{{ set.purpose }}</span>
         <span class="quiet">
           version {{ set.version }}, {{ set.changedBy }}, {{ when(set.changedAt) }}
+          <strong v-if="hasKeptDraft(account, set.id)">changes not saved</strong>
         </span>
         <button class="word" @click="remove(set)">Remove</button>
       </li>

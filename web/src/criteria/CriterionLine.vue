@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
 import { Stick, count } from '@/stick'
+import InputText from 'primevue/inputtext'
 import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
-import { computed, useTemplateRef } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, type ComponentPublicInstance } from 'vue'
 import type { Criterion } from './document'
 import SentenceText from './SentenceText.vue'
 import type { Behind } from './who'
@@ -24,6 +25,7 @@ const emit = defineEmits<{
   move: [step: 1 | -1]
   act: [act: 'off' | 'remove' | 'copy' | 'not']
   unsure: [unsure: 'ask' | 'meets' | 'fails']
+  label: [label: string]
 }>()
 
 const menu = useTemplateRef('menu')
@@ -51,6 +53,7 @@ const items = computed<MenuItem[]>(() => [
   { label: criterion.off ? 'Switch on' : 'Switch off', command: () => emit('act', 'off') },
   { label: 'Move up', command: () => emit('move', -1) },
   { label: 'Move down', command: () => emit('move', 1) },
+  { label: criterion.label ? 'Change the label' : 'Add a label', command: openLabel },
   { label: 'Copy', command: () => emit('act', 'copy') },
   { label: 'Turn round (not so)', command: () => emit('act', 'not') },
   { separator: true },
@@ -62,6 +65,23 @@ const items = computed<MenuItem[]>(() => [
   { separator: true },
   { label: 'Remove', command: () => emit('act', 'remove') },
 ])
+
+// A note of one's own before the sentence.
+const labelling = ref(false)
+const labelInput = useTemplateRef<ComponentPublicInstance>('labelInput')
+const label = computed(() => (typeof criterion.label === 'string' ? criterion.label : ''))
+
+function openLabel() {
+  labelling.value = true
+  void nextTick(() => (labelInput.value?.$el as HTMLElement | undefined)?.focus())
+}
+
+function closeLabel(event: Event) {
+  if (labelling.value) {
+    labelling.value = false
+    emit('label', (event.target as HTMLInputElement).value.trim())
+  }
+}
 
 function onKey(event: KeyboardEvent) {
   if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
@@ -111,7 +131,18 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
       <span v-else class="quiet">off</span>
     </div>
     <div class="words">
-      <span v-if="criterion.label" class="label">{{ criterion.label }}: </span>
+      <InputText
+        v-if="labelling"
+        ref="labelInput"
+        :model-value="label"
+        size="small"
+        aria-label="Label of this criterion"
+        placeholder="A label, or blank for none"
+        @blur="closeLabel"
+        @keydown.enter="closeLabel"
+        @keydown.escape="labelling = false"
+      />
+      <span v-else-if="label" class="label">{{ label }}: </span>
       <SentenceText
         :sentence="level.sentence"
         @edit="(event, control, pointer) => emit('edit', event, control, pointer)"

@@ -2,6 +2,7 @@
 import type { Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { count } from '@/stick'
+import { Veiled } from '@/veil'
 import { criterionTurn, listTurn } from './near'
 
 /** Whose answer changes within a month before or after the as-of date. */
@@ -18,7 +19,7 @@ const emit = defineEmits<{ open: [person: string] }>()
     <li v-for="one in crossings" :key="one.person.id + one.day" :class="{ ahead: one.ahead }">
       <button class="row" :data-person="one.person.id" @click="emit('open', one.person.id)">
         <span class="day">{{ dayWords(one.day) }}</span>
-        <span class="name">{{ one.person.name }}</span>
+        <span class="name"><Veiled :text="one.person.name" /></span>
         <span class="turn">{{ ofList ? listTurn(one) : criterionTurn(one) }}</span>
         <span class="quiet why">{{ one.why }}</span>
       </button>

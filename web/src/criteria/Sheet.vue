@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
 import { Stick, count } from '@/stick'
+import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Menu from 'primevue/menu'
 import Popover from 'primevue/popover'
 import Select from 'primevue/select'
-import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, provide, ref, useTemplateRef } from 'vue'
 import CriterionLine from './CriterionLine.vue'
 import {
   SECTIONS,
@@ -17,7 +18,6 @@ import {
   neighbour,
   putTermSet,
   removeCriterion,
-  termSetsOf,
   withKey,
   type CriteriaDocument,
   type Criterion,
@@ -26,13 +26,16 @@ import {
   type Section,
   type TermSet,
 } from './document'
-import { NEW_TESTS, type NewTest } from './newTests'
+import { dialsOf, nameOfDial, newDial, putDial, TURNING, type Dial } from './dials'
+import { NEW_TESTS } from './newTests'
 import { getAt, setAt } from './pointer'
 import { ruleAsJson, ruleOf } from './editors/rule'
 import RuleInput from './editors/RuleInput.vue'
+import { putRoster, type Roster } from './rosters'
+import { setsQuery } from './sets'
+import SheetDialogs from './SheetDialogs.vue'
 import SheetResult from './SheetResult.vue'
 import SlotEditor from './SlotEditor.vue'
-import TermSetDialog from './TermSetDialog.vue'
 import type { Behind } from './who'
 
 /** The sheet of sentences with the stick through it. */
@@ -150,15 +153,30 @@ function textOf(sentence: Schemas['SentenceView']): string {
   return sentence.parts.length ? `${own}: ${sentence.parts.map(textOf).join('; ')}` : own
 }
 
+/** Dials that an editor has just made; they come with the change that names them. */
+let madeDials: Dial[] = []
+
+provide(TURNING, {
+  dialAt: (value) => dialsOf(document).find((one) => one.name === nameOfDial(value)),
+  letTurn: (type, label, value, field) => {
+    const taken = new Set([...dialsOf(document), ...madeDials].map((one) => one.name))
+    const dial = newDial(taken, type, label, value, field)
+    madeDials.push(dial)
+    return { dial: dial.name }
+  },
+})
+
 function changeEdited(value: JsonObject) {
   const open = editing.value
   const at = open && placeOf(open.id)
   if (open && at) {
-    change(
-      at,
-      (one) => ({ ...one, test: setAt(one.test, open.pointer, value) as JsonObject }),
-      `${open.id}${open.pointer}${open.control}`,
-    )
+    const next = changeCriterion(document, at, (one) => ({
+      ...one,
+      test: setAt(one.test, open.pointer, value) as JsonObject,
+    }))
+    const key = madeDials.length ? undefined : `${open.id}${open.pointer}${open.control}`
+    emit('change', madeDials.reduce(putDial, next), key)
+    madeDials = []
   }
 }
 
@@ -173,23 +191,32 @@ function removePart(at: Place, pointer: string) {
 // Adding and moving.
 const adding = ref<Section>('INCLUDE')
 const addMenu = useTemplateRef('addMenu')
-const addItems = computed(() =>
-  NEW_TESTS.map((one) => ({
-    label: one.name,
+const { data: sets } = useQuery(setsQuery)
+const otherSet = computed(() => sets.value?.find((set) => set.id !== document.id))
+const addItems = computed(() => [
+  ...NEW_TESTS.map((one) => ({ label: one.name, command: () => add(one.test(), one.word) })),
+  {
+    label: 'People of another set',
+    disabled: otherSet.value === undefined,
+    command: () => add({ member: otherSet.value?.id ?? '' }, 'other-set'),
+  },
+  {
+    label: 'A roster of named people',
     command: () => {
-      add(one)
+      editing.value = undefined
+      editRoster(undefined)
     },
-  })),
-)
+  },
+])
 
 function openAdd(section: Section, event: Event) {
   adding.value = section
   addMenu.value?.toggle(event)
 }
 
-function add(start: NewTest) {
-  const id = freshId(document, start.word)
-  emit('change', addCriterion(document, adding.value, start.test(), start.word))
+function add(test: JsonObject, word: string) {
+  const id = freshId(document, word)
+  emit('change', addCriterion(document, adding.value, test, word))
   focusLine(id, '[data-control]')
 }
 
@@ -260,32 +287,65 @@ const POPULATIONS = [
   { population: 'everyone', name: 'everybody, also the deceased' },
 ]
 
-// Term sets.
-const termSetShown = ref(false)
-const termSetId = ref<string>()
-const termSets = computed(() => termSetsOf(document))
-const termSet = computed(() => termSets.value.find((one) => one.id === termSetId.value))
-const takenIds = computed(() => new Set(termSets.value.map((one) => one.id)))
+// Term sets and rosters. A new one is used where it was asked for.
+const dialogs = useTemplateRef('dialogs')
 
 function editTermSet(id: string | undefined) {
-  termSetId.value = id
-  termSetShown.value = true
   popover.value?.hide()
+  dialogs.value?.openTermSet(id)
 }
 
-function saveTermSet(saved: TermSet) {
+function editRoster(id: string | undefined) {
+  popover.value?.hide()
+  dialogs.value?.openRoster(id)
+}
+
+function useTermSet(saved: TermSet, isNew: boolean) {
+  const next = putTermSet(document, saved)
+  emit(
+    'change',
+    isNew
+      ? withEdited(next, (selection) => ({
+          ...selection,
+          terms: [...((selection.terms as string[] | undefined) ?? []), saved.id],
+        }))
+      : next,
+  )
+}
+
+function useRoster(saved: Roster, isNew: boolean) {
+  const next = putRoster(document, saved)
+  if (!isNew) {
+    emit('change', next)
+  } else if (editing.value?.control === 'ROSTER') {
+    emit(
+      'change',
+      withEdited(next, () => ({ roster: saved.id })),
+    )
+  } else {
+    const id = freshId(next, saved.id)
+    emit('change', addCriterion(next, adding.value, { roster: saved.id }, saved.id))
+    focusLine(id, '[data-control]')
+  }
+}
+
+/** The document with what is being changed in it replaced; the document as it is where nothing is. */
+function withEdited(
+  next: CriteriaDocument,
+  how: (value: JsonObject) => JsonObject,
+): CriteriaDocument {
   const open = editing.value
   const at = open && placeOf(open.id)
-  let next = putTermSet(document, saved)
-  if (!termSet.value && open && at) {
-    // A new term set is used where it was asked for.
-    next = changeCriterion(next, at, (one) => {
-      const selection = getAt(one.test, open.pointer) as JsonObject
-      const terms = [...((selection.terms as string[] | undefined) ?? []), saved.id]
-      return { ...one, test: setAt(one.test, open.pointer, { ...selection, terms }) as JsonObject }
-    })
-  }
-  emit('change', next)
+  return open && at
+    ? changeCriterion(next, at, (one) => ({
+        ...one,
+        test: setAt(
+          one.test,
+          open.pointer,
+          how(getAt(one.test, open.pointer) as JsonObject),
+        ) as JsonObject,
+      }))
+    : next
 }
 </script>
 
@@ -366,6 +426,14 @@ function saveTermSet(saved: TermSet) {
             @who="emit('who', $event)"
             @move="move(one.place, $event)"
             @act="act(one.place, $event)"
+            @label="
+              (label) =>
+                change(
+                  one.place,
+                  (criterion) => withKey(criterion, 'label', label || undefined) as Criterion,
+                  `${one.criterion.id} label`,
+                )
+            "
             @unsure="
               (unsure) =>
                 change(
@@ -406,19 +474,21 @@ function saveTermSet(saved: TermSet) {
           :model-value="edited"
           :control="editing.control"
           :vocabulary="vocabulary"
-          :term-sets="termSets"
+          :document="document"
           :as-of="asOf"
           @update:model-value="changeEdited"
           @edit-term-set="editTermSet"
+          @edit-roster="editRoster"
         />
         <div class="done"><Button size="small" label="Done" @click="closeEditor" /></div>
       </div>
     </Popover>
-    <TermSetDialog
-      v-model:visible="termSetShown"
-      :term-set="termSet"
-      :taken="takenIds"
-      @save="saveTermSet"
+    <SheetDialogs
+      ref="dialogs"
+      :document="document"
+      :person-fields="vocabulary.person"
+      @term-set="useTermSet"
+      @roster="useRoster"
     />
   </div>
 </template>

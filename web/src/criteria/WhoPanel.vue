@@ -2,6 +2,7 @@
 import { sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { PersonPanel } from '@/people'
 import { count } from '@/stick'
+import { Veiled } from '@/veil'
 import Button from 'primevue/button'
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Draft } from './levels'
@@ -208,7 +209,7 @@ watch(
       <ol v-else class="people">
         <li v-for="one in people" :key="one.id">
           <button class="row" :data-person="one.id" @click="open(one.id)">
-            <span class="name">{{ one.name }}</span>
+            <span class="name"><Veiled :text="one.name" /></span>
             <span class="quiet">{{ one.age || 'no birth date' }}</span>
             <span class="quiet">{{ one.provider }}</span>
           </button>
@@ -271,7 +272,7 @@ watch(
 
 .row {
   display: grid;
-  grid-template-columns: 1fr 76px 130px;
+  grid-template-columns: 1fr 90px 130px;
   gap: 8px;
   width: 100%;
   text-align: left;

@@ -24,6 +24,16 @@ export const NEW_TESTS: NewTest[] = [
     word: 'no-record',
     test: () => ({ events: { window: { last: 'P12M' } }, count: { none: true } }),
   },
+  {
+    name: 'The latest record',
+    word: 'latest',
+    test: () => ({ latest: { window: { last: 'P2Y' } }, is: [] }),
+  },
+  {
+    name: 'A record after another',
+    word: 'followed',
+    test: () => ({ after: { window: { last: 'P2Y' } }, expect: {}, within: 'P90D' }),
+  },
   { name: 'Any of several', word: 'any', test: () => ({ any: [{ age: { from: 18 } }] }) },
   { name: 'All of several', word: 'all', test: () => ({ all: [{ age: { from: 18 } }] }) },
 ]

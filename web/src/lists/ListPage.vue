@@ -5,6 +5,7 @@ import { PersonPanel } from '@/people'
 import { useSession } from '@/session'
 import AsOfDate from '@/shell/AsOfDate.vue'
 import { count } from '@/stick'
+import { Veiled } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Column from 'primevue/column'
@@ -87,7 +88,7 @@ async function open(row: Row) {
       </template>
       <Column field="name" header="Name" sortable>
         <template #body="{ data }: { data: Row }">
-          <button class="word" @click="open(data)">{{ data.name }}</button>
+          <button class="word" @click="open(data)"><Veiled :text="data.name" /></button>
         </template>
       </Column>
       <Column field="ageKey" header="Age" sortable>
@@ -110,7 +111,7 @@ async function open(row: Row) {
       <Column field="phone" header="Phone" sortable>
         <template #body="{ data }: { data: Row }">
           <span v-if="data.doNotContact" class="do-not">asked not to be contacted</span>
-          <template v-else>{{ data.phone }}</template>
+          <Veiled v-else :text="data.phone" what="phone" />
         </template>
       </Column>
       <Column field="provider" header="Provider" sortable />

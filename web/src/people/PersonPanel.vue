@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
 import { dayWords } from '@/days'
+import { Veiled } from '@/veil'
 import { computed } from 'vue'
 import { grouped } from './grouped'
 import ReasonLine from './ReasonLine.vue'
@@ -42,13 +43,15 @@ const standing = computed(() => {
 
 <template>
   <article class="person">
-    <h2>{{ view.person.name }}</h2>
+    <h2><Veiled :text="view.person.name" /></h2>
     <p class="facts">
-      <span v-if="view.person.age">{{ view.person.age }}, born {{ view.person.born }}</span>
+      <span v-if="view.person.age"
+        >{{ view.person.age }}, born <Veiled :text="view.person.born" what="birth date"
+      /></span>
       <span v-else>no birth date</span>
       <span v-if="view.person.provider">{{ view.person.provider }}</span>
       <span v-if="view.person.site">{{ view.person.site }}</span>
-      <span class="quiet">{{ view.person.id }}</span>
+      <span class="quiet"><Veiled :text="view.person.id" what="id" /></span>
     </p>
     <p v-if="view.person.doNotContact" class="notice">Asked not to be contacted.</p>
     <p class="standing">{{ standing }}</p>
@@ -84,7 +87,7 @@ const standing = computed(() => {
       <dl>
         <template v-for="detail in details" :key="detail.field">
           <dt>{{ detail.field }}</dt>
-          <dd>{{ detail.value }}</dd>
+          <dd><Veiled :text="detail.value" :what="detail.field" /></dd>
         </template>
       </dl>
     </details>

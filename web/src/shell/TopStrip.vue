@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { useSession } from '@/session'
+import { useVeil, VEIL_KEY } from '@/veil'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 
 const session = useSession()
+const veil = useVeil()
 
 const places = computed(() =>
   session.isCoordinator
@@ -27,6 +29,14 @@ const places = computed(() =>
       }}</RouterLink>
     </nav>
     <span class="practice">{{ session.current?.practice }}</span>
+    <button
+      class="word"
+      :aria-pressed="veil.isDown"
+      :title="`Hide names and contacts (${VEIL_KEY})`"
+      @click="veil.turn()"
+    >
+      {{ veil.isDown ? 'Lift the veil' : 'Veil' }}
+    </button>
     <span>{{ session.signedIn?.displayName }}</span>
     <button class="word" @click="session.signOut()">Sign out</button>
   </header>

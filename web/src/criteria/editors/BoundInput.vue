@@ -2,7 +2,8 @@
 import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import { withKey, type JsonObject } from '../document'
+import Turnable from '../dials/Turnable.vue'
+import { withKey, type Json, type JsonObject } from '../document'
 
 /** One end of an interval of numbers, itself inside or not; blank where that side is open. */
 const { test, outside, inside, label } = defineProps<{
@@ -21,9 +22,13 @@ const value = computed(() => {
 })
 
 function set(operator: string, bound: unknown) {
-  const cleared = withKey(withKey(test, outside.key, undefined), inside.key, undefined)
   const none = bound === null || bound === undefined || bound === ''
-  emit('change', withKey(cleared, operator, none ? undefined : Number(bound)))
+  put(operator, none ? undefined : Number(bound))
+}
+
+function put(operator: string, bound: Json | undefined) {
+  const cleared = withKey(withKey(test, outside.key, undefined), inside.key, undefined)
+  emit('change', withKey(cleared, operator, bound))
 }
 </script>
 
@@ -34,14 +39,21 @@ function set(operator: string, bound: unknown) {
     option-label="name"
     option-value="key"
     :aria-label="`${label}, inside or not`"
-    @update:model-value="set($event, value)"
+    @update:model-value="put($event, test[key])"
   />
-  <InputNumber
-    :model-value="value"
-    :max-fraction-digits="6"
-    :use-grouping="false"
-    :aria-label="label"
-    input-class="amount"
-    @input="set(key, $event.value)"
-  />
+  <Turnable
+    :model-value="test[key]"
+    type="number"
+    :label="label"
+    @update:model-value="put(key, $event)"
+  >
+    <InputNumber
+      :model-value="value"
+      :max-fraction-digits="6"
+      :use-grouping="false"
+      :aria-label="label"
+      input-class="amount"
+      @input="set(key, $event.value)"
+    />
+  </Turnable>
 </template>

@@ -2,7 +2,8 @@
 import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import { withKey, type JsonObject } from '../document'
+import Turnable from '../dials/Turnable.vue'
+import { withKey, type Json, type JsonObject } from '../document'
 
 /** The count of a test of events, and what is counted. */
 const test = defineModel<JsonObject>({ required: true })
@@ -21,12 +22,10 @@ const PER = [
 
 const count = computed(() => (test.value.count as JsonObject | undefined) ?? { atLeast: 1 })
 const form = computed(() => FORMS.find((one) => one.form in count.value)?.form ?? 'atLeast')
-const number = computed(() => {
-  const value = count.value[form.value]
-  return typeof value === 'number' ? value : 1
-})
+const operand = computed(() => count.value[form.value])
+const number = computed(() => (typeof operand.value === 'number' ? operand.value : 1))
 
-function set(nextForm: string, value: number) {
+function set(nextForm: string, value: Json) {
   test.value = withKey(
     test.value,
     'count',
@@ -45,17 +44,24 @@ function set(nextForm: string, value: number) {
       aria-label="How many"
       @update:model-value="set($event, number)"
     />
-    <InputNumber
+    <Turnable
       v-if="form !== 'none'"
-      :model-value="number"
-      :min="0"
-      :max="9999"
-      :use-grouping="false"
-      :allow-empty="false"
-      aria-label="Number"
-      input-class="amount"
-      @input="set(form, Number($event.value ?? 0))"
-    />
+      :model-value="operand ?? 1"
+      type="number"
+      label="Number"
+      @update:model-value="set(form, $event ?? 1)"
+    >
+      <InputNumber
+        :model-value="number"
+        :min="0"
+        :max="9999"
+        :use-grouping="false"
+        :allow-empty="false"
+        aria-label="Number"
+        input-class="amount"
+        @input="set(form, Number($event.value ?? 0))"
+      />
+    </Turnable>
     <Select
       :model-value="(test.per as string | undefined) ?? 'record'"
       :options="PER"

@@ -6,22 +6,29 @@ import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import { withKey, type Json, type JsonObject } from '../document'
 import BoundInput from './BoundInput.vue'
+import Turnable from '../dials/Turnable.vue'
 import { itemsOf, operatorOf, operatorsOf, startOf } from './fieldTests'
 import WindowEditor from './WindowEditor.vue'
 
 /** A test of one field: which field, which operator, which operands. */
 const test = defineModel<JsonObject>({ required: true })
-const { fields } = defineProps<{ fields: Schemas['FieldWords'][] }>()
+const { fields, ofPeople = false } = defineProps<{
+  fields: Schemas['FieldWords'][]
+  /** Whether the fields are those of people, whose values a dial can offer. */
+  ofPeople?: boolean
+}>()
 
 const field = computed(() => fields.find((one) => one.name === test.value.field))
 const type = computed(() => field.value?.type ?? 'text')
 const operator = computed(() => operatorOf(test.value, type.value))
 const listKey = computed(() => ('in' in test.value ? 'in' : 'notIn'))
+const offersValues = computed(() => ofPeople && (field.value?.values.length ?? 0) > 0)
 const listed = computed(() => {
   const list = test.value[listKey.value]
   return Array.isArray(list) ? list.map((item) => String(item as string | number)) : undefined
 })
 const choices = ref<string[]>([])
+const fieldWords = computed(() => String(test.value.field ?? '').replaceAll('_', ' '))
 
 const fieldOptions = computed(() =>
   fields.map((one) => ({ name: one.name, label: one.name.replaceAll('_', ' ') })),
@@ -104,31 +111,45 @@ function setDate(key: 'from' | 'through', event: Event) {
       @update:model-value="chooseOperator"
     />
     <template v-if="operator?.id === 'in' || operator?.id === 'notIn'">
-      <span v-if="listed === undefined" class="quiet">turned by a dial</span>
-      <AutoComplete
-        v-else
-        :model-value="listed"
-        multiple
-        dropdown
-        auto-option-focus
-        :suggestions="choices"
-        aria-label="Values"
-        placeholder="Type or pick"
-        class="values"
-        @complete="complete"
-        @update:model-value="setKey(listKey, itemsOf($event, type))"
+      <Turnable
+        :model-value="test[listKey]"
+        :type="type === 'number' ? 'number' : 'texts'"
+        :label="fieldWords"
+        :field="offersValues ? (test.field as string) : undefined"
+        :offered="type === 'text'"
+        @update:model-value="setKey(listKey, $event)"
       >
-        <template #option="{ option }">
-          {{ option }} <span class="quiet">&nbsp;{{ countOf(option) }}</span>
-        </template>
-      </AutoComplete>
+        <AutoComplete
+          :model-value="listed"
+          multiple
+          dropdown
+          auto-option-focus
+          :suggestions="choices"
+          aria-label="Values"
+          placeholder="Type or pick"
+          class="values"
+          @complete="complete"
+          @update:model-value="setKey(listKey, itemsOf($event, type))"
+        >
+          <template #option="{ option }">
+            {{ option }} <span class="quiet">&nbsp;{{ countOf(option) }}</span>
+          </template>
+        </AutoComplete>
+      </Turnable>
     </template>
-    <InputText
+    <Turnable
       v-else-if="operator?.id === 'startsWith' || operator?.id === 'contains'"
-      :model-value="test[operator.id] as string"
-      aria-label="Text"
-      @change="setKey(operator.id, ($event.target as HTMLInputElement).value)"
-    />
+      :model-value="test[operator.id]"
+      type="text"
+      :label="fieldWords"
+      @update:model-value="setKey(operator.id, $event)"
+    >
+      <InputText
+        :model-value="test[operator.id] as string"
+        aria-label="Text"
+        @change="setKey(operator.id, ($event.target as HTMLInputElement).value)"
+      />
+    </Turnable>
     <template v-else-if="operator?.id === 'bounds'">
       <BoundInput
         :test="test"
@@ -146,18 +167,32 @@ function setDate(key: 'from' | 'through', event: Event) {
       />
     </template>
     <template v-else-if="operator?.id === 'dates'">
-      <InputText
-        :model-value="(test.from as string | undefined) ?? ''"
-        aria-label="From"
-        placeholder="from: 2024-05-17, or blank"
-        @change="setDate('from', $event)"
-      />
-      <InputText
-        :model-value="(test.through as string | undefined) ?? ''"
-        aria-label="Through"
-        placeholder="through: 2026, or blank"
-        @change="setDate('through', $event)"
-      />
+      <Turnable
+        :model-value="test.from"
+        type="date"
+        label="From"
+        @update:model-value="setKey('from', $event)"
+      >
+        <InputText
+          :model-value="(test.from as string | undefined) ?? ''"
+          aria-label="From"
+          placeholder="from: 2024-05-17, or blank"
+          @change="setDate('from', $event)"
+        />
+      </Turnable>
+      <Turnable
+        :model-value="test.through"
+        type="date"
+        label="Through"
+        @update:model-value="setKey('through', $event)"
+      >
+        <InputText
+          :model-value="(test.through as string | undefined) ?? ''"
+          aria-label="Through"
+          placeholder="through: 2026, or blank"
+          @change="setDate('through', $event)"
+        />
+      </Turnable>
     </template>
     <WindowEditor
       v-else-if="operator?.id === 'window'"

@@ -5,8 +5,7 @@ import Checkbox from 'primevue/checkbox'
 import MultiSelect from 'primevue/multiselect'
 import { computed } from 'vue'
 import { withKey, type JsonObject, type TermSet } from '../document'
-import FieldTestEditor from './FieldTestEditor.vue'
-import { startOf } from './fieldTests'
+import FieldTestsInput from './FieldTestsInput.vue'
 
 /** Which events are meant: kinds, term sets, only active ones, and tests of their fields. */
 const selection = defineModel<JsonObject>({ required: true })
@@ -38,18 +37,6 @@ const kindOptions = computed(() => {
 
 function setList(key: string, list: JsonObject[] | string[]) {
   selection.value = withKey(selection.value, key, list.length === 0 ? undefined : list)
-}
-
-function addWhere() {
-  const status = fields.find((one) => one.name === 'status')
-  setList('where', [...where.value, status ? startOf(status) : { field: 'status', missing: false }])
-}
-
-function setWhere(index: number, test: JsonObject) {
-  setList(
-    'where',
-    where.value.map((one, i) => (i === index ? test : one)),
-  )
 }
 </script>
 
@@ -98,29 +85,12 @@ function setWhere(index: number, test: JsonObject) {
       @update:model-value="selection = withKey(selection, 'active', $event ? true : undefined)"
     />
     <span>Whose</span>
-    <div class="where">
-      <div v-for="(test, i) in where" :key="i" class="row">
-        <FieldTestEditor
-          :model-value="test"
-          :fields="fields"
-          @update:model-value="setWhere(i, $event)"
-        />
-        <Button
-          size="small"
-          text
-          severity="secondary"
-          icon="pi pi-times"
-          aria-label="Remove this test"
-          @click="
-            setList(
-              'where',
-              where.filter((_, other) => other !== i),
-            )
-          "
-        />
-      </div>
-      <Button size="small" text label="Add a test of a field" @click="addWhere" />
-    </div>
+    <FieldTestsInput
+      :model-value="where"
+      :fields="fields"
+      first="status"
+      @update:model-value="setList('where', $event)"
+    />
   </div>
 </template>
 
@@ -139,11 +109,5 @@ function setWhere(index: number, test: JsonObject) {
   flex-wrap: wrap;
   gap: 6px;
   align-items: center;
-}
-
-.where {
-  display: grid;
-  gap: 6px;
-  justify-items: start;
 }
 </style>

@@ -3,6 +3,7 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { Json, JsonObject } from '../document'
+import Turnable from '../dials/Turnable.vue'
 import AgesInput from './AgesInput.vue'
 import PeriodInput from './PeriodInput.vue'
 
@@ -90,19 +91,33 @@ function date(pairIndex: 0 | 1, event: Event) {
       @update:model-value="set"
     />
     <template v-else-if="form === 'dates'">
-      <InputText
-        :model-value="(pair[0] as string | null) ?? ''"
-        aria-label="First day"
-        placeholder="2026-01-01, or blank"
-        @change="date(0, $event)"
-      />
+      <Turnable
+        :model-value="pair[0] ?? undefined"
+        type="date"
+        label="First day"
+        @update:model-value="setOf(0, $event ?? null)"
+      >
+        <InputText
+          :model-value="(pair[0] as string | null) ?? ''"
+          aria-label="First day"
+          placeholder="2026-01-01, or blank"
+          @change="date(0, $event)"
+        />
+      </Turnable>
       <span>to</span>
-      <InputText
-        :model-value="(pair[1] as string | null) ?? ''"
-        aria-label="Last day"
-        placeholder="2026-12-31, or blank"
-        @change="date(1, $event)"
-      />
+      <Turnable
+        :model-value="pair[1] ?? undefined"
+        type="date"
+        label="Last day"
+        @update:model-value="setOf(1, $event ?? null)"
+      >
+        <InputText
+          :model-value="(pair[1] as string | null) ?? ''"
+          aria-label="Last day"
+          placeholder="2026-12-31, or blank"
+          @change="date(1, $event)"
+        />
+      </Turnable>
     </template>
     <AgesInput
       v-else-if="form === 'atAge'"

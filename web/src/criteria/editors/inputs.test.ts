@@ -32,7 +32,7 @@ describe('the editors of a slot', () => {
   it('leave a period of several units as it is written, and one of a dial alone', () => {
     expect(editor(PeriodInput, 'P1Y6M', { label: 'x' }).find('input').element.value).toBe('P1Y6M')
     const turned = editor(PeriodInput, { dial: 'every' }, { label: 'x' })
-    expect(turned.text()).toContain('turned by a dial')
+    expect(turned.text()).toContain('turned by “every”')
   })
 
   it('give another form of window something to begin with', async () => {

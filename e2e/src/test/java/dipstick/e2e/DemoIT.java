@@ -24,6 +24,8 @@ class DemoIT {
     @TempDir
     static Path folder;
 
+    private static final String NAME = "[aria-label='Name of the set']";
+
     private static RunningApplication application;
     private static Browser browser;
 
@@ -111,6 +113,64 @@ class DemoIT {
 
     @Test
     @Order(4)
+    void the_as_of_date_goes_along_the_ribbon_and_the_veil_hides_names() {
+        browser.click("Criteria");
+        browser.click("Hearing check due");
+        browser.awaitText("[data-level=list]", "on the list");
+        String today = asOf();
+        browser.clickOn(".ribbon");
+        browser.press(Keys.PAGE_UP);
+        browser.press(Keys.ARROW_RIGHT);
+        assertThat(asOf()).isNotEqualTo(today);
+        browser.press(Keys.HOME);
+        assertThat(asOf()).isEqualTo(today);
+
+        String name = browser.text("[data-person] .name");
+        assertThat(isInPage(name)).isTrue();
+        browser.press(Keys.F9);
+        browser.awaitText(".strip", "Lift the veil");
+        assertThat(isInPage(name)).isFalse();
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.press(Keys.F9);
+        browser.awaitText("[data-person] .name", name);
+    }
+
+    @Test
+    @Order(5)
+    void a_value_is_let_be_turned_and_the_set_stays_as_it_is() {
+        String onList = browser.text("[data-level=list]");
+        browser.clickOn("[aria-label='Should have'] [data-control=WINDOW]");
+        browser.clickOn("[aria-label='How long: let this be turned by a dial']");
+        browser.awaitText(".dials", "How long");
+        assertThat(browser.text("[data-level=list]")).isEqualTo(onList);
+        browser.press(Keys.ESCAPE);
+        browser.awaitGone(".p-popover");
+        browser.type(".dials input", "1");
+        browser.awaitText("[aria-label='Should have']", "in the last 1 month");
+        assertThat(browser.text("[data-level=list]")).isNotEqualTo(onList);
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.clickOn("[aria-label='How long: back to P12M']");
+        browser.awaitText("[data-level=list]", onList);
+    }
+
+    @Test
+    @Order(6)
+    void what_is_not_saved_is_back_after_a_reload() {
+        browser.type(NAME, "Hearing check, changed");
+        browser.reload();
+        browser.awaitText(".notice", "that were not saved are back");
+        assertThat(browser.find(NAME).getAttribute("value")).isEqualTo("Hearing check, changed");
+        browser.awaitText(".dials", "How long");
+        browser.click("Go back to what is saved");
+        browser.awaitGone(".notice");
+        assertThat(browser.find(NAME).getAttribute("value")).isEqualTo("Hearing check due");
+        browser.reload();
+        browser.awaitText("[data-level=list]", "on the list");
+        assertThat(browser.has(".notice")).isFalse();
+    }
+
+    @Test
+    @Order(7)
     void a_caller_has_the_lists_and_no_other_place() {
         browser.click("Sign out");
         browser.click("Tam Birchall, caller");
@@ -120,6 +180,15 @@ class DemoIT {
         browser.open(application.address() + "/records");
         browser.awaitText("main", "Hearing check due");
         assertThat(browser.path()).isEqualTo("/lists");
+    }
+
+    private static String asOf() {
+        return browser.find("#as-of").getAttribute("value");
+    }
+
+    private static boolean isInPage(String words) {
+        return Boolean.TRUE.equals(
+                browser.run("return document.documentElement.outerHTML.includes(arguments[0])", words));
     }
 
     private static void picture(String name) throws Exception {

@@ -92,6 +92,15 @@ public final class Evaluator {
                 .orElse(new Due.None());
     }
 
+    /** When what should be on record lapses, for some who are or may be eligible, in the order of their numbers. */
+    public List<Due> duesOf(CriteriaSet set, BitSet who) {
+        Optional<DueDates> dates = set.shouldHaveInForce().flatMap(should -> DueDates.of(should, seen));
+        Due[] byPerson = dates.map(found -> found.of(who)).orElse(new Due[0]);
+        return who.stream()
+                .mapToObj(person -> dates.isPresent() ? byPerson[person] : new Due.None())
+                .toList();
+    }
+
     /** Everybody on record. */
     public Population population() {
         return seen.population();
@@ -99,6 +108,12 @@ public final class Evaluator {
 
     public LocalDate asOf() {
         return seen.asOf();
+    }
+
+    /** The concepts that the kinds and term sets of a selection mean. */
+    public int[] conceptsOf(Selection selection) {
+        Selection named = selection.where(List.of()).within(new Window.AnyDay());
+        return new EventMatcher(named, seen).concepts();
     }
 
     /** The events of a person that are, or may be, in a selection. */

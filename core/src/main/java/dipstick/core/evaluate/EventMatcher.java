@@ -65,6 +65,11 @@ final class EventMatcher {
                 .toArray();
     }
 
+    /** The concepts whose events are, or may be, in the selection. */
+    int[] concepts() {
+        return concepts.clone();
+    }
+
     /** Whether the event is in the selection: the Kleene and of its parts. */
     Outcome match(int event) {
         Outcome outcome = Outcome.ofRank(ofConcept[events.concepts().ofRow(event)]);

@@ -3,6 +3,7 @@ package dipstick.core.population;
 import dipstick.core.records.Field;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
@@ -19,6 +20,7 @@ public final class Events {
     private final int[] startOfPerson;
     private final int[] rowsByPerson;
     private final Map<String, Column> columns;
+    private Optional<ConceptFacts> facts = Optional.empty();
 
     /**
      * @param owners the person of each row
@@ -60,6 +62,13 @@ public final class Events {
 
     public Concepts concepts() {
         return concepts;
+    }
+
+    /** Worked out when they are first asked for. */
+    public synchronized ConceptFacts facts() {
+        ConceptFacts known = facts.orElseGet(() -> ConceptFacts.of(this));
+        facts = Optional.of(known);
+        return known;
     }
 
     /** The first row of a concept whose person is {@code person} or comes after; the concept's end where none does. */

@@ -39,10 +39,10 @@ public final class SentencePrinter {
             case Test.Member member ->
                 leaf(
                         at,
-                        Phrase.plain(
-                                partWords(member.part()) + " “" + member.set().name() + "”"));
+                        Phrase.slot(
+                                partWords(member.part()) + " “" + member.set().name() + "”", at, Control.MEMBER));
             case Test.InRoster roster ->
-                leaf(at, Phrase.plain("in the roster “" + roster.roster().name() + "”"));
+                leaf(at, Phrase.slot("in the roster “" + roster.roster().name() + "”", at, Control.ROSTER));
         };
     }
 
@@ -75,19 +75,21 @@ public final class SentencePrinter {
                 pick.is().stream().map(test -> FieldWords.of(test, asOf)).toList());
         return leaf(
                 at,
-                Phrase.plain("the " + key + " "),
+                Phrase.slot("the " + key, at, Control.PICK),
+                Phrase.plain(" "),
                 Phrase.slot(SelectionWords.one(pick.events(), asOf), at + "/" + key, Control.SELECTION),
                 Phrase.plain(" "),
                 Phrase.slot(WindowWords.of(pick.events().window(), asOf), at + "/" + key, Control.WINDOW),
-                Phrase.plain(is.isEmpty() ? " is there" : " has this: " + is));
+                Phrase.plain(" "),
+                Phrase.slot(is.isEmpty() ? "is there" : "has this: " + is, at, Control.PICK));
     }
 
     private Sentence sequence(Test.Sequence test, String at) {
         String anchor = switch (test.pick()) {
-            case LATEST -> "after the latest ";
-            case EARLIEST -> "after the earliest ";
-            case ANY -> "after any ";
-            case EACH -> "after each ";
+            case LATEST -> "after the latest";
+            case EARLIEST -> "after the earliest";
+            case ANY -> "after any";
+            case EACH -> "after each";
         };
         String noun = SelectionWords.one(test.expect(), asOf);
         String from = test.notBefore().months() == 0 && test.notBefore().days() == 0
@@ -95,7 +97,8 @@ public final class SentencePrinter {
                 : DayWords.period(test.notBefore()) + " to ";
         return leaf(
                 at,
-                Phrase.plain(anchor),
+                Phrase.slot(anchor, at, Control.SEQUENCE),
+                Phrase.plain(" "),
                 Phrase.slot(SelectionWords.one(test.anchor(), asOf), at + "/after", Control.SELECTION),
                 Phrase.plain(" "),
                 Phrase.slot(WindowWords.of(test.anchor().window(), asOf), at + "/after", Control.WINDOW),
@@ -103,7 +106,8 @@ public final class SentencePrinter {
                 Phrase.slot(countWords(test.count(), noun), at, Control.COUNT),
                 Phrase.plain(" "),
                 Phrase.slot(noun + perWords(test.per()), at + "/expect", Control.SELECTION),
-                Phrase.plain(" within " + from + DayWords.period(test.within())));
+                Phrase.plain(" "),
+                Phrase.slot("within " + from + DayWords.period(test.within()), at, Control.SEQUENCE));
     }
 
     private static Sentence leaf(String at, Phrase... phrases) {

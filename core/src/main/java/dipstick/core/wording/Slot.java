@@ -20,6 +20,14 @@ public record Slot(String pointer, Control control) {
         /** A selection, whose window may change. */
         WINDOW,
         /** A group, whose rule may change. */
-        GROUP
+        GROUP,
+        /** A pick: the latest or the earliest, and the tests of it. */
+        PICK,
+        /** A sequence: after which one, and how soon. */
+        SEQUENCE,
+        /** A membership: which set, and which part of it. */
+        MEMBER,
+        /** A test of a roster: which one. */
+        ROSTER
     }
 }

@@ -97,6 +97,13 @@ class BenchController {
         return NearPage.of(evaluator, near, request.criterion().map(id -> criterion(set, id)));
     }
 
+    /** The list and its coverage through two years. */
+    @PostMapping("/ribbon")
+    Ribbon ribbon(@Valid @RequestBody Draft draft) {
+        Evaluator now = evaluators.asOf(Optional.empty());
+        return Ribbon.of(valid(draft, now), now.asOf(), day -> evaluators.sameRecordsAsOf(now, day));
+    }
+
     private static Criterion criterion(CriteriaSet set, String id) {
         return set.criteria()
                 .filter(criterion -> !criterion.off() && criterion.id().equals(id))

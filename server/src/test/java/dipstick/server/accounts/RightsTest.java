@@ -29,6 +29,7 @@ class RightsTest {
         "/api/bench/who, POST, false",
         "/api/bench/person, POST, false",
         "/api/bench/near, POST, false",
+        "/api/bench/ribbon, POST, false",
         "/api/imports/none, GET, false",
         "/api/imports/none/take, POST, false",
         "/v3/api-docs, GET, true",

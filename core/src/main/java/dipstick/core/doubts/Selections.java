@@ -1,0 +1,45 @@
+package dipstick.core.doubts;
+
+import dipstick.core.criteria.FieldTest;
+import dipstick.core.criteria.Selection;
+import dipstick.core.criteria.Test;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** The parts of a test that speak of records. What another set says is left to that set. */
+final class Selections {
+    private Selections() {}
+
+    /** A selection and the tests of its events' fields, those of the picked one too. */
+    record Asked(Selection selection, List<FieldTest> tests) {}
+
+    /** The test itself, and all that it is made of. */
+    static Stream<Test> within(Test test) {
+        Stream<Test> parts = switch (test) {
+            case Test.All all -> all.of().stream();
+            case Test.Any any -> any.of().stream();
+            case Test.AtLeast some -> some.of().stream();
+            case Test.Not not -> Stream.of(not.of());
+            case Test.OfField _, Test.Age _, Test.Events _, Test.Pick _, Test.Sequence _, Test.Member _, Test.InRoster _ ->
+                Stream.empty();
+        };
+        return Stream.concat(Stream.of(test), parts.flatMap(Selections::within));
+    }
+
+    static Stream<Asked> of(Test test) {
+        return within(test).flatMap(part -> switch (part) {
+            case Test.Events events -> Stream.of(asked(events.events()));
+            case Test.Pick pick ->
+                Stream.of(new Asked(
+                        pick.events(),
+                        Stream.concat(pick.events().where().stream(), pick.is().stream())
+                                .toList()));
+            case Test.Sequence sequence -> Stream.of(asked(sequence.anchor()), asked(sequence.expect()));
+            default -> Stream.empty();
+        });
+    }
+
+    private static Asked asked(Selection selection) {
+        return new Asked(selection, selection.where());
+    }
+}

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { withKey, type Json } from '../document'
+import { settingOf, valueOf, type Dial } from './dials'
+import DialValue from './DialValue.vue'
+
+/** What a dial is called, where it begins, and what may be chosen. */
+const visible = defineModel<boolean>('visible', { required: true })
+const { dial, fields } = defineProps<{ dial: Dial; fields: Schemas['FieldWords'][] }>()
+const emit = defineEmits<{ save: [dial: Dial]; fix: [dial: Dial] }>()
+
+const label = ref('')
+const start = shallowRef<Json>(null)
+const choices = ref('')
+const from = ref<string>()
+
+watch(
+  visible,
+  (shown) => {
+    if (shown) {
+      label.value = dial.label
+      start.value = dial.default
+      choices.value = ((dial.choices as Json[] | undefined) ?? []).map(settingOf).join('; ')
+      from.value = dial.choicesFrom as string | undefined
+    }
+  },
+  { immediate: true },
+)
+
+const isText = computed(() => dial.type === 'text' || dial.type === 'texts')
+const fieldOptions = computed(() => [
+  { name: undefined, label: 'no field' },
+  ...fields
+    .filter((one) => one.values.length > 0)
+    .map((one) => ({ name: one.name, label: one.name.replaceAll('_', ' ') })),
+])
+
+const written = computed(() => valueOf('texts', choices.value) as string[])
+const problem = computed(() => {
+  const starts = settingOf(start.value).split(';')
+  const among = written.value.map((one) => one.toLowerCase())
+  return among.length > 0 && !starts.every((one) => among.includes(one.toLowerCase()))
+    ? `It begins at ${settingOf(start.value)}, which is not among the choices.`
+    : ''
+})
+
+function save() {
+  const one = dial.type === 'number' ? 'number' : 'text'
+  const list = written.value.map((choice) => valueOf(one, choice))
+  const changed = { ...dial, label: label.value.trim() || dial.name, default: start.value }
+  emit(
+    'save',
+    withKey(
+      withKey(changed, 'choices', list.length ? list : undefined),
+      'choicesFrom',
+      isText.value ? from.value : undefined,
+    ) as Dial,
+  )
+  visible.value = false
+}
+
+function fix() {
+  emit('fix', dial)
+  visible.value = false
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    :header="`Dial: ${dial.label}`"
+    :style="{ width: '520px' }"
+  >
+    <form class="dial" @submit.prevent="save">
+      <label>What it is called <InputText v-model="label" fluid /></label>
+      <div>
+        <span>Begins at</span>
+        <DialValue v-model="start" :dial="dial" :fields="fields" free />
+      </div>
+      <label>
+        Only these choices, with semicolons between; blank for any
+        <InputText
+          v-model="choices"
+          fluid
+          :placeholder="dial.type === 'period' ? 'P6M; P12M; P24M' : ''"
+        />
+      </label>
+      <div v-if="isText">
+        <span id="dial-from">Offers what is on record in</span>
+        <Select
+          v-model="from"
+          :options="fieldOptions"
+          option-label="label"
+          option-value="name"
+          placeholder="no field"
+          aria-labelledby="dial-from"
+        />
+      </div>
+      <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
+      <div class="end">
+        <Button
+          text
+          severity="secondary"
+          label="Not a dial any more"
+          title="Its default stays wherever it stood"
+          @click="fix"
+        />
+        <span class="grow" />
+        <Button text label="Cancel" @click="visible = false" />
+        <Button type="submit" label="Use it" :disabled="problem !== ''" />
+      </div>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+.dial {
+  display: grid;
+  gap: 12px;
+}
+
+.dial > div:not(.end) {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+
+.end {
+  display: flex;
+  gap: 8px;
+}
+
+.grow {
+  flex: 1;
+}
+</style>

@@ -1,0 +1,38 @@
+import { StorageSerializers, useLocalStorage, type RemovableRef } from '@vueuse/core'
+import { toValue, type MaybeRefOrGetter } from 'vue'
+import type { CriteriaDocument } from './document'
+
+/** A set as it was being changed when it was last looked at. */
+export interface KeptDraft {
+  document: CriteriaDocument
+  /** The saved version that it was made from; none for a new set. */
+  version?: number
+  /** When it was last changed, as an instant. */
+  at: string
+}
+
+/** Under which ids drafts of this account are kept. */
+function keyOf(account: string, id: string): string {
+  return `dipstick draft ${account} ${id}`
+}
+
+/**
+ * What is not saved yet is kept in this browser, for one account and set, so that neither a reload nor an expired
+ * sign-in nor a lost connection loses it.
+ */
+export function useKeptDraft(
+  account: MaybeRefOrGetter<string>,
+  id: MaybeRefOrGetter<string>,
+): RemovableRef<KeptDraft | null> {
+  return useLocalStorage<KeptDraft | null>(() => keyOf(toValue(account), toValue(id)), null, {
+    serializer: StorageSerializers.object,
+    flush: 'sync',
+    listenToStorageChanges: false,
+  })
+}
+
+/** Whether this account left changes to a set that are not saved. */
+export function hasKeptDraft(account: string, id: string): boolean {
+  const kept = localStorage.getItem(keyOf(account, id))
+  return kept !== null && kept !== 'null'
+}

@@ -1,0 +1,66 @@
+import { sendJson, type Schemas } from '@/api/client'
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, type Ref } from 'vue'
+import type { Draft } from './levels'
+
+const DAY_MS = 86_400_000
+/** The ribbon waits until the levels are back, which are looked at first. */
+const AFTER_EDIT_MS = 200
+
+function dayNumber(iso: string): number {
+  return Math.round(Date.parse(`${iso}T00:00:00Z`) / DAY_MS)
+}
+
+function isoOf(day: number): string {
+  return new Date(day * DAY_MS).toISOString().slice(0, 10)
+}
+
+/** The days between two, by where they lie along a line from 0 to 1. */
+export interface Scale {
+  first: string
+  last: string
+}
+
+/** Where a day lies; one outside lies at the end that it is beyond. */
+export function placeOf(day: string, { first, last }: Scale): number {
+  const along = (dayNumber(day) - dayNumber(first)) / (dayNumber(last) - dayNumber(first))
+  return Math.min(1, Math.max(0, along))
+}
+
+export function dayAt(place: number, { first, last }: Scale): string {
+  const along = Math.min(1, Math.max(0, place))
+  return isoOf(Math.round(dayNumber(first) + along * (dayNumber(last) - dayNumber(first))))
+}
+
+/** The day some days, or else months, on; the last of its month where that has no such day. */
+export function stepped(day: string, by: { days?: number; months?: number }): string {
+  if (by.days !== undefined) {
+    return isoOf(dayNumber(day) + by.days)
+  }
+  const [year = 0, month = 1, ofMonth = 1] = day.split('-').map(Number)
+  const target = new Date(Date.UTC(year, month - 1 + (by.months ?? 0), 1))
+  const lastOfMonth = new Date(
+    Date.UTC(target.getUTCFullYear(), target.getUTCMonth() + 1, 0),
+  ).getUTCDate()
+  target.setUTCDate(Math.min(ofMonth, lastOfMonth))
+  return target.toISOString().slice(0, 10)
+}
+
+/** The list through two years, asked for again when the criteria change, not when the as-of date does. */
+export function useRibbon(draft: Ref<Draft>) {
+  const asked = computed(() =>
+    JSON.stringify({ document: draft.value.document, settings: draft.value.settings }),
+  )
+  const settled = refDebounced(asked, AFTER_EDIT_MS)
+  return useQuery({
+    queryKey: computed(() => ['ribbon', settled.value]),
+    queryFn: ({ signal }) =>
+      sendJson<Schemas['Ribbon']>('POST', '/api/bench/ribbon', JSON.parse(settled.value), {
+        signal,
+      }),
+    placeholderData: keepPreviousData,
+    retry: false,
+    gcTime: 60_000,
+  })
+}

@@ -6,6 +6,7 @@ import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
 import { computed, nextTick, ref, useTemplateRef, type ComponentPublicInstance } from 'vue'
 import type { Criterion } from './document'
+import { mendOf, type Doubt } from './doubts'
 import SentenceText from './SentenceText.vue'
 import type { Behind } from './who'
 
@@ -26,6 +27,7 @@ const emit = defineEmits<{
   act: [act: 'off' | 'remove' | 'copy' | 'not']
   unsure: [unsure: 'ask' | 'meets' | 'fails']
   label: [label: string]
+  termSet: [id: string]
 }>()
 
 const menu = useTemplateRef('menu')
@@ -96,6 +98,29 @@ function onKey(event: KeyboardEvent) {
   }
 }
 
+// What looks wrong, and the ways to mend it.
+const line = useTemplateRef('line')
+
+function mend(doubt: Doubt) {
+  const way = mendOf(doubt)
+  switch (way.does) {
+    case 'act':
+      emit('act', way.act)
+      break
+    case 'who':
+      whoLeft(way.part)
+      break
+    case 'termSet':
+      emit('termSet', doubt.subject)
+      break
+    case 'open':
+      way.controls
+        .map((control) => line.value?.querySelector<HTMLElement>(`[data-control=${control}]`))
+        .find((slot) => slot)
+        ?.click()
+  }
+}
+
 function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
   const words =
     level.section === 'SHOULD_HAVE'
@@ -106,7 +131,13 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
 </script>
 
 <template>
-  <li class="line" :class="{ off: criterion.off }" :data-criterion="criterion.id" @keydown="onKey">
+  <li
+    ref="line"
+    class="line"
+    :class="{ off: criterion.off }"
+    :data-criterion="criterion.id"
+    @keydown="onKey"
+  >
     <Stick
       :value="shown?.yes ?? 0"
       :unsure="shown?.unsure ?? 0"
@@ -152,6 +183,11 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
         can’t tell counts as {{ unsure === 'meets' ? 'yes' : 'no' }}
       </span>
       <p v-for="finding in findings" :key="finding" class="notice">{{ finding }}</p>
+      <p v-for="doubt in level.doubts" :key="doubt.message" class="doubt">
+        <i class="pi pi-exclamation-circle" aria-hidden="true" />
+        <span>{{ doubt.message }}</span>
+        <button class="word" @click="mend(doubt)">{{ mendOf(doubt).words }}</button>
+      </p>
     </div>
     <button
       v-if="level.fell !== undefined"
@@ -227,6 +263,16 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
 .off .words {
   text-decoration: line-through;
   opacity: 0.6;
+}
+
+.doubt {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 6px;
+  align-items: baseline;
+  margin: 2px 0 0;
+  font-size: 0.9rem;
+  color: var(--amber-ink);
 }
 
 .label {

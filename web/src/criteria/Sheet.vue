@@ -426,6 +426,7 @@ function withEdited(
             @who="emit('who', $event)"
             @move="move(one.place, $event)"
             @act="act(one.place, $event)"
+            @term-set="editTermSet"
             @label="
               (label) =>
                 change(

@@ -25,6 +25,7 @@ export function useLevels(draft: Ref<Draft>): Levels {
   const findings = shallowRef<readonly Schemas['Finding'][]>([])
   const problem = shallowRef('')
   let asking: AbortController | undefined
+  let of: string | undefined
 
   async function ask(): Promise<void> {
     asking?.abort()
@@ -40,7 +41,9 @@ export function useLevels(draft: Ref<Draft>): Levels {
       problem.value = ''
       findings.value = answer.findings
       if (answer.levels) {
-        before.value = levels.value
+        // Another set has no ghosts of the one before it.
+        before.value = of === draft.value.document.id ? levels.value : undefined
+        of = draft.value.document.id
         levels.value = answer.levels
       }
     } catch (failure) {

@@ -17,31 +17,36 @@ final class LevelDoubts {
 
     static List<Doubt> of(Reading reading) {
         List<Doubt> found = new ArrayList<>();
-        BitSet before = reading.people();
+        Answer before = new Answer(reading.people(), new BitSet());
         for (Level level : reading.levels()) {
             Answer left = level.remaining().orElseGet(() -> reading.eligibleAnd(level.alone()));
             BitSet possible = left.possible();
             boolean isAsked = level.section() == Level.Section.SHOULD_HAVE;
-            BitSet from = isAsked ? reading.eligible().possible() : before;
-            if (!from.isEmpty()) {
+            Answer from = isAsked ? reading.eligible() : before;
+            if (!from.possible().isEmpty()) {
                 String id = level.criterion().id();
                 if (possible.isEmpty()) {
                     found.add(Doubt.of(
-                            id, Kind.REMOVES_EVERYBODY, isAsked ? "Nobody eligible has it." : "Nobody is left after it."));
-                } else if (possible.equals(from) && left.unsureCount() == 0) {
+                            id,
+                            Kind.REMOVES_EVERYBODY,
+                            isAsked ? "Nobody eligible has it." : "Nobody is left after it."));
+                } else if (left.equals(from)) {
                     found.add(Doubt.of(
                             id, Kind.REMOVES_NOBODY, isAsked ? "Everybody eligible has it." : "It removes nobody."));
                 }
-                if (left.unsureCount() * TOLERATED > possible.cardinality()) {
+                // Only those of whom this criterion itself cannot tell, so that it is said where it can be mended.
+                BitSet unsure = (BitSet) left.unsure().clone();
+                unsure.and(level.alone().unsure());
+                if (unsure.cardinality() * TOLERATED > possible.cardinality()) {
                     found.add(Doubt.of(
                             id,
                             Kind.MANY_UNSURE,
-                            "Of " + left.unsureCount() + " of " + possible.cardinality()
+                            "Of " + unsure.cardinality() + " of " + possible.cardinality()
                                     + (isAsked ? " who may have it" : " who may be left") + " we can't tell."));
                 }
             }
             if (!isAsked) {
-                before = possible;
+                before = left;
             }
         }
         return found;

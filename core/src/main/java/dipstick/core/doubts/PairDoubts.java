@@ -36,7 +36,9 @@ final class PairDoubts {
         } else if (isOpposite(one.test(), other.test())) {
             found.add(new Doubt(
                     other.id(), Kind.SAME_AS_ANOTHER, "It says the opposite of “" + one.id() + "”.", one.id()));
-        } else if (first.section() == Section.INCLUDE && second.section() == Section.INCLUDE && areApart(first, second)) {
+        } else if (first.section() == Section.INCLUDE
+                && second.section() == Section.INCLUDE
+                && areApart(first, second)) {
             found.add(new Doubt(
                     other.id(), Kind.NOBODY_MEETS_BOTH, "Nobody meets both this and “" + one.id() + "”.", one.id()));
         }

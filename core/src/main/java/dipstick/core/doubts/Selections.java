@@ -20,8 +20,13 @@ final class Selections {
             case Test.Any any -> any.of().stream();
             case Test.AtLeast some -> some.of().stream();
             case Test.Not not -> Stream.of(not.of());
-            case Test.OfField _, Test.Age _, Test.Events _, Test.Pick _, Test.Sequence _, Test.Member _, Test.InRoster _ ->
-                Stream.empty();
+            case Test.OfField _,
+                    Test.Age _,
+                    Test.Events _,
+                    Test.Pick _,
+                    Test.Sequence _,
+                    Test.Member _,
+                    Test.InRoster _ -> Stream.empty();
         };
         return Stream.concat(Stream.of(test), parts.flatMap(Selections::within));
     }

@@ -40,8 +40,8 @@ final class TermDoubts {
     }
 
     private static boolean isRecorded(TermSet set, Evaluator evaluator) {
-        Selection selection = new Selection(
-                Optional.empty(), Optional.of(List.of(set)), List.of(), false, new Window.AnyDay());
+        Selection selection =
+                new Selection(Optional.empty(), Optional.of(List.of(set)), List.of(), false, new Window.AnyDay());
         return evaluator.conceptsOf(selection).length > 0;
     }
 

@@ -10,6 +10,7 @@ import dipstick.core.evaluate.Evaluator;
 import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.population.ConceptFacts;
+import dipstick.core.wording.FieldWords;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
@@ -58,7 +59,8 @@ final class ValueDoubts {
         if (!(test.condition() instanceof Condition.Missing) && test.unit().isEmpty() && units.cardinality() > 1) {
             Column.OfText column = evaluator.population().events().unit();
             String words = units.stream()
-                    .mapToObj(code -> code == Codes.MISSING ? "none" : column.written().get(code))
+                    .mapToObj(code ->
+                            code == Codes.MISSING ? "none" : column.written().get(code))
                     .collect(Collectors.joining(", "));
             found.add(Doubt.of(criterion.id(), Kind.MIXED_UNITS, "The values are in different units: " + words + "."));
         }
@@ -67,18 +69,26 @@ final class ValueDoubts {
     private void ofColumn(FieldTest test, Column column) {
         String field = test.field().name().replace('_', ' ');
         switch (test.condition()) {
-            case Condition.NumberBounds bounds when column instanceof Column.OfNumber numbers -> {
+            case Condition.NumberBounds bounds
+            when column instanceof Column.OfNumber numbers -> {
                 List<Double> known =
                         numbers.numbers().subList(1, numbers.numbers().size());
                 if (!known.isEmpty()) {
                     outside(
                             bounds,
-                            known.stream().mapToDouble(Double::doubleValue).min().orElse(0),
-                            known.stream().mapToDouble(Double::doubleValue).max().orElse(0),
+                            known.stream()
+                                    .mapToDouble(Double::doubleValue)
+                                    .min()
+                                    .orElse(0),
+                            known.stream()
+                                    .mapToDouble(Double::doubleValue)
+                                    .max()
+                                    .orElse(0),
                             field);
                 }
             }
-            case Condition.TextIn(var texts, var _) when column instanceof Column.OfText known && isKept(known) ->
+            case Condition.TextIn(var texts, var _)
+            when column instanceof Column.OfText known && isKept(known) ->
                 texts.stream()
                         .filter(text -> !known.codeOf().containsKey(text.compared()))
                         .map(ComparedText::written)
@@ -99,17 +109,17 @@ final class ValueDoubts {
     }
 
     private void outside(Condition.NumberBounds bounds, double lowest, double highest, String field) {
-        bounds.lower().filter(lower -> lower.value() > highest).ifPresent(lower -> found.add(Doubt.of(
-                criterion.id(),
-                Kind.OUTSIDE_RECORDS,
-                "The highest " + field + " on record is " + words(highest) + ".")));
-        bounds.upper().filter(upper -> upper.value() < lowest).ifPresent(upper -> found.add(Doubt.of(
-                criterion.id(),
-                Kind.OUTSIDE_RECORDS,
-                "The lowest " + field + " on record is " + words(lowest) + ".")));
-    }
-
-    private static String words(double number) {
-        return number == Math.rint(number) ? String.valueOf((long) number) : String.valueOf(number);
+        bounds.lower()
+                .filter(lower -> lower.value() > highest)
+                .ifPresent(lower -> found.add(Doubt.of(
+                        criterion.id(),
+                        Kind.OUTSIDE_RECORDS,
+                        "The highest " + field + " on record is " + FieldWords.number(highest) + ".")));
+        bounds.upper()
+                .filter(upper -> upper.value() < lowest)
+                .ifPresent(upper -> found.add(Doubt.of(
+                        criterion.id(),
+                        Kind.OUTSIDE_RECORDS,
+                        "The lowest " + field + " on record is " + FieldWords.number(lowest) + ".")));
     }
 }

@@ -35,8 +35,9 @@ final class WindowDoubts {
         }
         int from = selection.window().daysAsOf(evaluator.asOf()).first();
         int first = evaluator.population().events().facts().firstDay(evaluator.conceptsOf(selection));
-        boolean isBounded = from != DateRange.OPEN_FIRST && first != ConceptFacts.NO_DAY;
-        return isBounded && from < first
+        boolean reachesBack =
+                from != DateRange.OPEN_FIRST && from < evaluator.asOf().toEpochDay();
+        return reachesBack && first != ConceptFacts.NO_DAY && from < first
                 ? Optional.of(Doubt.of(
                         criterion.id(),
                         Kind.BEFORE_RECORDS,

@@ -10,6 +10,7 @@ import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.population.Population;
 import dipstick.core.time.DateRange;
+import dipstick.core.time.Window;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;

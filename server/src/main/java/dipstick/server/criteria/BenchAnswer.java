@@ -3,7 +3,10 @@ package dipstick.server.criteria;
 import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.Criterion;
 import dipstick.core.criteria.ShouldHave;
+import dipstick.core.doubts.Doubt;
+import dipstick.core.doubts.Doubts;
 import dipstick.core.evaluate.Answer;
+import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Level;
 import dipstick.core.evaluate.Level.Section;
 import dipstick.core.evaluate.Reading;
@@ -37,6 +40,7 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
      * @param index its place in its section
      * @param alone its own answers within the population; nothing where the criterion is switched off
      * @param left who is left after it; of what should be on record, the eligible who meet it
+     * @param doubts what looks wrong about it
      * @param fell how many who were, or may have been, left before it are not after it
      */
     record CriterionLevel(
@@ -47,7 +51,11 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
             SentenceView sentence,
             Optional<Counts> alone,
             Optional<Counts> left,
-            Optional<Integer> fell) {}
+            Optional<Integer> fell,
+            List<DoubtView> doubts) {}
+
+    /** @param subject the term set or other criterion that it is about; empty where there is none */
+    record DoubtView(Doubt.Kind kind, String message, String subject) {}
 
     record SentenceView(String pointer, List<PhraseView> phrases, List<SentenceView> parts) {
         static SentenceView of(Sentence sentence) {
@@ -72,12 +80,14 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
         return new BenchAnswer(asOf.toString(), findings, Optional.empty());
     }
 
-    static BenchAnswer of(Reading reading) {
+    static BenchAnswer of(Evaluator evaluator, Reading reading) {
         CriteriaSet set = reading.set();
+        List<Doubt> doubts = Doubts.of(evaluator, reading);
         List<CriterionLevel> criteria = new ArrayList<>();
-        add(criteria, Section.INCLUDE, set.include(), reading);
-        add(criteria, Section.EXCLUDE, set.exclude(), reading);
-        add(criteria, Section.SHOULD_HAVE, set.shouldHave().map(ShouldHave::of).orElse(List.of()), reading);
+        add(criteria, Section.INCLUDE, set.include(), reading, doubts);
+        add(criteria, Section.EXCLUDE, set.exclude(), reading, doubts);
+        List<Criterion> asked = set.shouldHave().map(ShouldHave::of).orElse(List.of());
+        add(criteria, Section.SHOULD_HAVE, asked, reading, doubts);
         Levels levels = new Levels(
                 reading.people().cardinality(),
                 reading.deceased(),
@@ -88,7 +98,7 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
         return new BenchAnswer(reading.asOf().toString(), List.of(), Optional.of(levels));
     }
 
-    private static void add(List<CriterionLevel> all, Section section, List<Criterion> criteria, Reading reading) {
+    private static void add(List<CriterionLevel> all, Section section, List<Criterion> criteria, Reading reading, List<Doubt> doubts) {
         SentencePrinter printer = new SentencePrinter(reading.asOf());
         for (int i = 0; i < criteria.size(); i++) {
             Criterion criterion = criteria.get(i);
@@ -103,7 +113,11 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
                     SentenceView.of(printer.print(criterion.test())),
                     level.map(one -> Counts.of(one.alone())),
                     level.map(one -> Counts.of(Fallen.left(reading, one))),
-                    level.map(one -> Fallen.at(reading, one).cardinality())));
+                    level.map(one -> Fallen.at(reading, one).cardinality()),
+                    doubts.stream()
+                            .filter(doubt -> doubt.criterion().equals(criterion.id()))
+                            .map(doubt -> new DoubtView(doubt.kind(), doubt.message(), doubt.subject()))
+                            .toList()));
         }
     }
 }

@@ -67,7 +67,7 @@ class BenchController {
     BenchAnswer levels(@Valid @RequestBody Draft draft) {
         Evaluator evaluator = evaluator(draft);
         try {
-            return BenchAnswer.of(evaluator.read(read(draft, evaluator)));
+            return BenchAnswer.of(evaluator, evaluator.read(read(draft, evaluator)));
         } catch (InvalidCriteria invalid) {
             List<Finding> findings = new ArrayList<>();
             invalid.problems()

@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import { BenchPage, CriteriaPage } from './criteria'
 import { ListPage, ListsPage } from './lists'
+import { PeoplePage } from './people'
 import { RecordsPage } from './records'
 import { useSession } from './session'
 
@@ -20,6 +21,7 @@ export const router = createRouter({
     { path: '/criteria/:id', component: BenchPage, props: true, meta: { coordinator: true } },
     { path: '/lists', component: ListsPage },
     { path: '/lists/:id', component: ListPage, props: true },
+    { path: '/people/:id?', component: PeoplePage, props: true, meta: { coordinator: true } },
     { path: '/records', component: RecordsPage, meta: { coordinator: true } },
     { path: '/:other(.*)*', redirect: '/' },
   ],

@@ -18,7 +18,7 @@ const { draft, behind, levels, asOf } = defineProps<{
 }>()
 const emit = defineEmits<{ who: [behind: Behind] }>()
 
-type Line = Schemas['PersonLine']
+type Line = Schemas['Line']
 
 const people = shallowRef<Line[]>([])
 const total = ref(0)
@@ -53,7 +53,7 @@ async function load(from?: string) {
       )
       if (asking === mine) {
         crossings.value = near.crossings
-        people.value = near.crossings.map((one) => one.person)
+        people.value = near.crossings.map(({ person }) => ({ person, why: '' }))
         total.value = near.total
         after.value = undefined
         problem.value = ''
@@ -79,6 +79,12 @@ async function load(from?: string) {
       total.value = 0
     }
   }
+}
+
+/** How many of those that are shown have the same reason. */
+function withReason(why: string): string {
+  const shown = people.value.filter((one) => one.why === why).length
+  return after.value && people.value.at(-1)?.why === why ? `${count(shown)} or more` : count(shown)
 }
 
 async function open(id: string) {
@@ -117,12 +123,12 @@ function back() {
   })
 }
 
-const index = computed(() => people.value.findIndex((one) => one.id === personId.value))
+const index = computed(() => people.value.findIndex((one) => one.person.id === personId.value))
 
 function step(by: 1 | -1) {
   const next = people.value[index.value + by]
   if (next) {
-    void open(next.id)
+    void open(next.person.id)
   }
 }
 
@@ -207,13 +213,18 @@ watch(
         @open="open"
       />
       <ol v-else class="people">
-        <li v-for="one in people" :key="one.id">
-          <button class="row" :data-person="one.id" @click="open(one.id)">
-            <span class="name"><Veiled :text="one.name" /></span>
-            <span class="quiet">{{ one.age || 'no birth date' }}</span>
-            <span class="quiet">{{ one.provider }}</span>
-          </button>
-        </li>
+        <template v-for="({ person: one, why }, i) in people" :key="one.id">
+          <li v-if="why && why !== people[i - 1]?.why" class="why">
+            {{ why }} <strong>{{ withReason(why) }}</strong>
+          </li>
+          <li>
+            <button class="row" :data-person="one.id" @click="open(one.id)">
+              <span class="name"><Veiled :text="one.name" /></span>
+              <span class="quiet">{{ one.age || 'no birth date' }}</span>
+              <span class="quiet">{{ one.provider }}</span>
+            </button>
+          </li>
+        </template>
         <li v-if="after">
           <button class="word more" @click="load(after)">Show more of {{ count(total) }}</button>
         </li>
@@ -268,6 +279,12 @@ watch(
   padding: 0;
   overflow: auto;
   flex: 1;
+}
+
+.why {
+  padding: 8px 12px 2px;
+  color: var(--amber-ink);
+  border-bottom: 1px solid var(--rule);
 }
 
 .row {

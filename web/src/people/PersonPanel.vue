@@ -68,7 +68,7 @@ const standing = computed(() => {
     <TimeLine :records="view.records" :windows="view.windows" :as-of="asOf" :lit="lit" />
 
     <details>
-      <summary>All {{ view.records.length }} records</summary>
+      <summary>Records: {{ view.records.length }}</summary>
       <ol class="records">
         <li
           v-for="record in view.records"

@@ -12,6 +12,7 @@ const places = computed(() =>
     ? [
         { to: '/criteria', name: 'Criteria' },
         { to: '/lists', name: 'Lists' },
+        { to: '/people', name: 'People' },
         { to: '/records', name: 'Records' },
       ]
     : [{ to: '/lists', name: 'Lists' }],

@@ -105,6 +105,16 @@ class DemoIT {
         picture("bench");
         browser.press(Keys.ESCAPE);
 
+        browser.click("People");
+        browser.type("#find-people", "elsba");
+        browser.awaitText("[aria-label='Find people']", "Elsba");
+        browser.press(Keys.ARROW_DOWN);
+        browser.press(Keys.ENTER);
+        browser.awaitText("[aria-label='Where they stand']", "Time line");
+        assertThat(browser.findAll(".set")).hasSize(6);
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("people");
+
         browser.click("Records");
         browser.awaitText("main", "6,014 people");
         assertThat(browser.graveViolations()).isEmpty();

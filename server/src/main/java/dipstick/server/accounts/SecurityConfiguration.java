@@ -36,7 +36,7 @@ class SecurityConfiguration {
         http.authorizeHttpRequests(
                 requests -> requests.requestMatchers("/api/session", "/api/sign-in", "/api/first-account")
                         .permitAll()
-                        .requestMatchers("/api/imports/**", "/api/bench/**")
+                        .requestMatchers("/api/imports/**", "/api/bench/**", "/api/people/**")
                         .hasRole(coordinator)
                         .requestMatchers(PUT, "/api/criteria/**")
                         .hasRole(coordinator)

@@ -98,7 +98,8 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
         return new BenchAnswer(reading.asOf().toString(), List.of(), Optional.of(levels));
     }
 
-    private static void add(List<CriterionLevel> all, Section section, List<Criterion> criteria, Reading reading, List<Doubt> doubts) {
+    private static void add(
+            List<CriterionLevel> all, Section section, List<Criterion> criteria, Reading reading, List<Doubt> doubts) {
         SentencePrinter printer = new SentencePrinter(reading.asOf());
         for (int i = 0; i < criteria.size(); i++) {
             Criterion criterion = criteria.get(i);

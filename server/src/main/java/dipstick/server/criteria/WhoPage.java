@@ -3,13 +3,15 @@ package dipstick.server.criteria;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Level;
 import dipstick.core.evaluate.Reading;
-import dipstick.core.population.Population;
+import dipstick.core.explain.Verdict;
 import dipstick.server.people.PersonLine;
 import dipstick.server.web.Problems;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.ErrorResponseException;
 
@@ -18,8 +20,14 @@ import org.springframework.web.ErrorResponseException;
  *
  * @param after the id to ask on from; nothing where these are the last
  */
-record WhoPage(int total, List<PersonLine> people, Optional<String> after) {
+record WhoPage(int total, List<Line> people, Optional<String> after) {
     private static final int PAGE = 200;
+
+    /** Of more people than these the reasons are not worked out one by one. */
+    private static final int MOST_EXPLAINED = 5_000;
+
+    /** @param why we can't tell; empty where we can */
+    record Line(PersonLine person, String why) {}
 
     /** Which number of the sheet the people are behind. */
     enum Part {
@@ -39,20 +47,35 @@ record WhoPage(int total, List<PersonLine> people, Optional<String> after) {
 
     static WhoPage of(
             Evaluator evaluator, Reading reading, Part part, Optional<String> criterion, Optional<String> after) {
-        Population population = evaluator.population();
-        List<PersonLine> sorted = people(reading, part, criterion).stream()
-                .mapToObj(person -> PersonLine.of(population, person, reading.asOf()))
-                .sorted(Comparator.comparing(PersonLine::name, String.CASE_INSENSITIVE_ORDER)
-                        .thenComparing(PersonLine::id))
+        BitSet people = people(reading, part, criterion);
+        boolean explained =
+                (part == Part.TO_CHECK || part == Part.MAYBE_LEFT) && people.cardinality() <= MOST_EXPLAINED;
+        List<Line> lines = people.stream()
+                .mapToObj(person -> new Line(
+                        PersonLine.of(evaluator.population(), person, reading.asOf()),
+                        explained ? Verdict.whyUnsure(evaluator, reading, person) : ""))
                 .toList();
-        int from = after.map(
-                        id -> 1 + sorted.stream().map(PersonLine::id).toList().indexOf(id))
+        List<Line> sorted = lines.stream().sorted(byReason(lines)).toList();
+        int from = after.map(id -> 1
+                        + sorted.stream()
+                                .map(line -> line.person().id())
+                                .toList()
+                                .indexOf(id))
                 .orElse(0);
         int to = Math.min(sorted.size(), from + PAGE);
         return new WhoPage(
                 sorted.size(),
                 sorted.subList(from, to),
-                to < sorted.size() ? Optional.of(sorted.get(to - 1).id()) : Optional.empty());
+                to < sorted.size() ? Optional.of(sorted.get(to - 1).person().id()) : Optional.empty());
+    }
+
+    /** The most frequent reason first, then by name. */
+    private static Comparator<Line> byReason(List<Line> lines) {
+        Map<String, Long> frequency = lines.stream().collect(Collectors.groupingBy(Line::why, Collectors.counting()));
+        return Comparator.comparing((Line line) -> frequency.get(line.why()), Comparator.reverseOrder())
+                .thenComparing(Line::why)
+                .thenComparing(line -> line.person().name(), String.CASE_INSENSITIVE_ORDER)
+                .thenComparing(line -> line.person().id());
     }
 
     private static BitSet people(Reading reading, Part part, Optional<String> criterion) {

@@ -32,7 +32,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/lists")
 class ListController {
-    private static final String WRONG =
+    static final String WRONG =
             "This set does not fit the records any more, so it has no list. Open it in Criteria to see what is wrong.";
 
     private final CriteriaSets sets;

@@ -49,11 +49,7 @@ public class PeopleReader {
     }
 
     public PersonView read(String id, Evaluator evaluator, CriteriaSet set) {
-        int person = evaluator
-                .population()
-                .find(id)
-                .orElseThrow(() -> Problems.refused(
-                        HttpStatus.NOT_FOUND, "no-such-person", "This person is not among the records."));
+        int person = numberOf(id, evaluator.population());
         audit.record(Act.PERSON_READ, id);
         Reading reading = evaluator.read(set);
         return new PersonView(
@@ -69,6 +65,14 @@ public class PeopleReader {
                         .flatMap(one -> windows(one.criterion().test())
                                 .map(window -> bracket(one.criterion(), window, evaluator.asOf())))
                         .toList());
+    }
+
+    /** The number of the person with this id; refused where there is none. */
+    public static int numberOf(String id, Population population) {
+        return population
+                .find(id)
+                .orElseThrow(() -> Problems.refused(
+                        HttpStatus.NOT_FOUND, "no-such-person", "This person is not among the records."));
     }
 
     private record InSection(Section section, Criterion criterion) {}

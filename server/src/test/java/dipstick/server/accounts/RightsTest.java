@@ -30,6 +30,8 @@ class RightsTest {
         "/api/bench/person, POST, false",
         "/api/bench/near, POST, false",
         "/api/bench/ribbon, POST, false",
+        "/api/people, GET, false",
+        "/api/people/none/standing, GET, false",
         "/api/imports/none, GET, false",
         "/api/imports/none/take, POST, false",
         "/v3/api-docs, GET, true",

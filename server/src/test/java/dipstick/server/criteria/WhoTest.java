@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dipstick.server.People;
 import dipstick.server.RunningServer.Visitor;
+import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -96,13 +98,32 @@ class WhoTest {
         do {
             JsonNode page = ask("LEFT", "mine", after);
             page.get("people")
-                    .forEach(person ->
-                            assertThat(seen.add(person.get("id").asString())).isTrue());
+                    .forEach(line -> assertThat(seen.add(line.at("/person/id").asString()))
+                            .isTrue());
             after = page.path("after").asString("");
             pages++;
         } while (!after.isEmpty());
         assertThat(seen).hasSize(PEOPLE);
         assertThat(pages).isEqualTo(3);
+    }
+
+    @Test
+    void those_of_whom_we_cannot_tell_stand_together_by_the_reason() throws Exception {
+        List<String> reasons = ask("TO_CHECK", "", "")
+                .get("people")
+                .valueStream()
+                .map(line -> line.get("why").asString())
+                .toList();
+        assertThat(reasons).isNotEmpty().doesNotContain("");
+        assertThat(reasons.getFirst()).contains("No birth date");
+        List<String> headings = new ArrayList<>();
+        for (String reason : reasons) {
+            if (headings.isEmpty() || !headings.getLast().equals(reason)) {
+                headings.add(reason);
+            }
+        }
+        assertThat(headings).doesNotHaveDuplicates();
+        assertThat(ask("ON_LIST", "", "").at("/people/0/why").asString()).isEmpty();
     }
 
     private static void assertOpens(String part, String criterion, JsonNode number) throws Exception {

@@ -1,0 +1,77 @@
+package dipstick.server.lists;
+
+import dipstick.core.Outcome;
+import dipstick.core.criteria.InvalidCriteria;
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.Reading;
+import dipstick.core.explain.Verdict;
+import dipstick.core.export.ReadingExport;
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.Evaluators;
+import dipstick.server.criteria.SavedSet;
+import dipstick.server.people.PeopleReader;
+import dipstick.server.people.PeopleSearch;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Anybody on record: found by typing, and on which lists they are and why. */
+@RestController
+@RequestMapping("/api/people")
+class PeopleController {
+    private final CriteriaSets sets;
+    private final Evaluators evaluators;
+    private final AuditLog audit;
+
+    PeopleController(CriteriaSets sets, Evaluators evaluators, AuditLog audit) {
+        this.sets = sets;
+        this.evaluators = evaluators;
+        this.audit = audit;
+    }
+
+    /**
+     * Where somebody stands by one saved set.
+     *
+     * @param due given only where they are or may be eligible
+     * @param list whether they are on its list; nothing where they are not in its population or it cannot be evaluated
+     * @param why the sentence that decides it
+     */
+    record Standing(String set, String name, Optional<Outcome> list, String due, String why) {}
+
+    @GetMapping
+    PeopleSearch.Found find(@RequestParam(defaultValue = "") String find) {
+        Evaluator evaluator = evaluators.asOf(Optional.empty());
+        PeopleSearch.Found found = new PeopleSearch(evaluator.population()).find(find, evaluator.asOf());
+        audit.record(Act.PEOPLE_LISTED, "found by “" + find + "”");
+        return found;
+    }
+
+    @GetMapping("/{person}/standing")
+    List<Standing> standing(@PathVariable String person) {
+        Evaluator evaluator = evaluators.asOf(Optional.empty());
+        int number = PeopleReader.numberOf(person, evaluator.population());
+        audit.record(Act.PERSON_READ, person);
+        return sets.all().stream().map(set -> standing(set, evaluator, number)).toList();
+    }
+
+    private Standing standing(SavedSet saved, Evaluator evaluator, int person) {
+        try {
+            Reading reading = evaluator.read(
+                    sets.read(saved.json(), Map.of(), evaluator.population().personFields()));
+            Optional<Outcome> list =
+                    reading.people().get(person) ? Optional.of(reading.list().of(person)) : Optional.empty();
+            boolean mayBeEligible = reading.eligible().possible().get(person);
+            String due = mayBeEligible ? ReadingExport.dueText(evaluator.dueOf(reading.set(), person)) : "";
+            return new Standing(saved.id(), saved.name(), list, due, Verdict.of(evaluator, reading, person));
+        } catch (InvalidCriteria invalid) {
+            return new Standing(saved.id(), saved.name(), Optional.empty(), "", ListController.WRONG);
+        }
+    }
+}

@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import { send, sentenceOf, type Schemas } from '@/api/client'
+import { count } from '@/stick'
+import { useSession } from '@/session'
+import { Veiled } from '@/veil'
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import InputText from 'primevue/inputtext'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
+import { useRouter } from 'vue-router'
+import PersonStanding from './PersonStanding.vue'
+
+/** Anybody on record, found by typing; where they stand is shown beside. */
+const { id = '' } = defineProps<{ id?: string }>()
+
+const session = useSession()
+const router = useRouter()
+const typed = ref('')
+const words = refDebounced(typed, 150)
+const results = useTemplateRef('results')
+
+const { data: found, error } = useQuery({
+  queryKey: computed(() => ['people', words.value]),
+  queryFn: ({ signal }) =>
+    send<Schemas['Found']>(`/api/people?find=${encodeURIComponent(words.value)}`, { signal }),
+  placeholderData: keepPreviousData,
+  enabled: computed(() => words.value.trim() !== ''),
+})
+
+const people = computed(() => (words.value.trim() === '' ? [] : (found.value?.people ?? [])))
+const total = computed(() => found.value?.total ?? 0)
+
+function open(person: string) {
+  void router.push(`/people/${encodeURIComponent(person)}`)
+}
+
+function focusFind() {
+  document.getElementById('find-people')?.focus()
+}
+
+onMounted(focusFind)
+
+/** Goes from line to line, and from the first one back to what is typed. */
+function step(event: KeyboardEvent, by: 1 | -1) {
+  const lines = [...(results.value?.querySelectorAll<HTMLElement>('button') ?? [])]
+  const at = lines.indexOf(event.target as HTMLElement)
+  const next = lines[at + by]
+  if (next) {
+    event.preventDefault()
+    next.focus()
+  } else if (by < 0) {
+    focusFind()
+  }
+}
+</script>
+
+<template>
+  <div class="people">
+    <section class="search" aria-label="Find people">
+      <InputText
+        id="find-people"
+        v-model="typed"
+        fluid
+        placeholder="Name, id, birth date as 1950-02-03, or phone"
+        aria-label="Find people"
+        @keydown.down="step($event, 1)"
+      />
+      <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+      <p class="quiet" role="status">
+        <template v-if="words.trim() === ''">Everybody on record can be found here.</template>
+        <template v-else-if="people.length < total">
+          The first {{ people.length }} of {{ count(total) }}; type more of it.
+        </template>
+        <template v-else>{{ count(total) }} found</template>
+      </p>
+      <ol ref="results" @keydown.down="step($event, 1)" @keydown.up="step($event, -1)">
+        <li v-for="person in people" :key="person.id">
+          <button
+            class="row"
+            :aria-current="person.id === id ? 'true' : undefined"
+            @click="open(person.id)"
+          >
+            <span><Veiled :text="person.name" /></span>
+            <span class="quiet"><Veiled :text="person.born" what="birth date" /></span>
+            <span class="quiet">{{ person.age }}</span>
+          </button>
+        </li>
+      </ol>
+    </section>
+    <PersonStanding v-if="id" :key="id" :person="id" :today="session.today" />
+    <p v-else class="quiet none">Open somebody to see on which lists they are, and why.</p>
+  </div>
+</template>
+
+<style scoped>
+.people {
+  display: grid;
+  grid-template-columns: 400px minmax(0, 1fr);
+  gap: 16px;
+  padding: 12px 16px;
+  height: calc(100vh - 41px);
+  box-sizing: border-box;
+}
+
+.search {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+
+.search > p {
+  margin: 6px 0;
+}
+
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  overflow: auto;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+}
+
+ol:empty {
+  border: 0;
+}
+
+.row {
+  display: grid;
+  grid-template-columns: 1fr 96px 44px;
+  gap: 8px;
+  width: 100%;
+  text-align: left;
+  border: 0;
+  border-bottom: 1px solid #eee5d2;
+  background: none;
+  padding: 4px 12px;
+  cursor: pointer;
+}
+
+.row:hover {
+  background: var(--paper);
+}
+
+.row[aria-current] {
+  box-shadow: inset 3px 0 var(--amber);
+}
+
+.none {
+  margin: 10px;
+}
+</style>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { send, sentenceOf, type Schemas } from '@/api/client'
+import { dayWords } from '@/days'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import Drop from './Drop.vue'
+import PersonPanel from './PersonPanel.vue'
+
+/** Where somebody stands by each saved set; one of them is opened to its reasons. */
+const { person, today } = defineProps<{ person: string; today: string }>()
+
+const id = encodeURIComponent(person)
+const chosen = ref<string>()
+
+const { data: standings, error } = useQuery({
+  queryKey: ['people', person, 'standing'],
+  queryFn: () => send<Schemas['Standing'][]>(`/api/people/${id}/standing`),
+})
+
+/** The first list that they are on is opened first. */
+const opened = computed(
+  () =>
+    chosen.value ??
+    (standings.value?.find((one) => one.list === 'YES') ?? standings.value?.[0])?.set,
+)
+
+const { data: view, error: viewError } = useQuery({
+  queryKey: computed(() => ['lists', opened.value, 'people', person]),
+  queryFn: () =>
+    send<Schemas['PersonView']>(
+      `/api/lists/${encodeURIComponent(opened.value ?? '')}/people/${id}`,
+    ),
+  enabled: computed(() => opened.value !== undefined),
+})
+
+function dueWords(due: string): string {
+  return due === 'never' ? 'never met' : due ? `due ${dayWords(due)}` : ''
+}
+</script>
+
+<template>
+  <section class="standing" aria-label="Where they stand">
+    <p v-if="error ?? viewError" class="notice" role="alert">
+      {{ sentenceOf(error ?? viewError) }}
+    </p>
+    <p v-if="standings?.length === 0" class="quiet">
+      No criteria set is saved yet, so there is no list to be on.
+    </p>
+    <ul>
+      <li v-for="one in standings" :key="one.set">
+        <button
+          class="set"
+          :aria-pressed="one.set === opened"
+          title="Show the reasons of this set"
+          @click="chosen = one.set"
+        >
+          <Drop :outcome="one.list ?? 'NO'" />
+          <span class="name">{{ one.name }}</span>
+          <span class="why">{{ one.why }}</span>
+          <span class="quiet due">{{ dueWords(one.due) }}</span>
+        </button>
+      </li>
+    </ul>
+    <PersonPanel v-if="view" :view="view" :as-of="today" class="panel" />
+  </section>
+</template>
+
+<style scoped>
+.standing {
+  overflow: auto;
+  min-height: 0;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+}
+
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  border-bottom: 2px solid var(--ink);
+}
+
+.set {
+  display: grid;
+  grid-template-columns: 16px 210px 1fr auto;
+  gap: 8px;
+  align-items: baseline;
+  width: 100%;
+  text-align: left;
+  border: 0;
+  border-bottom: 1px solid #eee5d2;
+  background: none;
+  padding: 5px 12px;
+  cursor: pointer;
+}
+
+.set:hover {
+  background: var(--paper);
+}
+
+.set[aria-pressed='true'] {
+  box-shadow: inset 3px 0 var(--amber);
+}
+
+.name {
+  font-weight: 600;
+}
+
+.due {
+  white-space: nowrap;
+}
+
+.panel {
+  padding: 8px 14px 14px;
+}
+</style>

@@ -8,17 +8,21 @@ import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
+import Menu from 'primevue/menu'
+import type { MenuItem } from 'primevue/menuitem'
 import { useToast } from 'primevue/usetoast'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { emptyDocument, slug, type CriteriaDocument } from './document'
 import { DialStrip, settingsFor } from './dials'
 import { useHistory } from './history'
-import { useKeptDraft } from './keptDraft'
+import { downloadDocument } from './files'
+import { NEW, useKeptDraft } from './keptDraft'
 import { useLevels } from './levels'
 import { useRibbon } from './ribbon'
 import RibbonStrip from './RibbonStrip.vue'
 import Sheet from './Sheet.vue'
+import VersionsDialog from './VersionsDialog.vue'
 import { useVocabulary } from './vocabulary'
 import { ON_LIST, type Behind } from './who'
 import WhoPanel from './WhoPanel.vue'
@@ -72,7 +76,7 @@ const { data: ribbon } = useRibbon(draft)
 async function load() {
   loaded.value = false
   problem.value = ''
-  if (id === 'new') {
+  if (id === NEW) {
     start(emptyDocument(), undefined, '')
     return
   }
@@ -170,6 +174,47 @@ async function save() {
   }
 }
 
+// What else can be done with the set.
+const more = useTemplateRef('more')
+const versionsShown = ref(false)
+const newDraft = useKeptDraft(account, NEW)
+const moreItems = computed<MenuItem[]>(() => [
+  {
+    label: 'Versions',
+    disabled: isNew.value,
+    command: () => {
+      versionsShown.value = true
+    },
+  },
+  { label: 'Make a copy', command: makeCopy },
+  { label: 'Download as a file', command: () => downloadDocument(document.value) },
+])
+
+function bringBack(old: CriteriaDocument, from: number) {
+  history.change(old)
+  toast.add({
+    severity: 'contrast',
+    summary: `Version ${String(from)} is on the bench; save it to make it the newest`,
+    life: 4000,
+  })
+}
+
+/** The copy is a new set that is not saved yet. */
+async function makeCopy() {
+  const other = newDraft.value && id !== NEW
+  if (
+    !other ||
+    window.confirm('There is a new set that is not saved yet. Leave it for this copy?')
+  ) {
+    const name = `${document.value.name} (copy)`
+    newDraft.value = {
+      document: { ...document.value, id: '', name },
+      at: new Date().toISOString(),
+    }
+    await router.push(`/criteria/${NEW}`)
+  }
+}
+
 const conflict = ref(false)
 
 /** Keeps what is here as a set of its own, beside the one that somebody else changed. */
@@ -245,6 +290,14 @@ const KEYS = [
         :disabled="!history.canRedo.value"
         @click="history.redo()"
       />
+      <Button
+        text
+        icon="pi pi-ellipsis-h"
+        aria-label="What can be done with this set"
+        aria-haspopup="menu"
+        @click="more?.toggle($event)"
+      />
+      <Menu ref="more" :model="moreItems" popup />
       <Button text label="?" aria-label="Keys of this place" @click="keysShown = true" />
       <Button label="Save" :disabled="!unsaved" :loading="saving" @click="save" />
     </div>
@@ -298,6 +351,13 @@ const KEYS = [
       />
     </div>
 
+    <VersionsDialog
+      v-if="savedVersion !== undefined"
+      :id="id"
+      v-model:visible="versionsShown"
+      :newest="savedVersion"
+      @bring="bringBack"
+    />
     <Dialog v-model:visible="keysShown" modal header="Keys of the bench">
       <dl class="keys">
         <template v-for="[key, what] in KEYS" :key="key">

@@ -4,9 +4,10 @@ import { useSession } from '@/session'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { hasKeptDraft } from './keptDraft'
+import { documentOf } from './files'
+import { hasKeptDraft, NEW, useKeptDraft } from './keptDraft'
 import { setsQuery } from './sets'
 
 const router = useRouter()
@@ -41,6 +42,36 @@ async function remove(set: Schemas['SetSummary']) {
   await queries.invalidateQueries({ queryKey: ['lists'] })
 }
 
+const file = useTemplateRef('file')
+const draftId = ref(NEW)
+const draft = useKeptDraft(account, draftId)
+
+/** A file is put on the bench, over the set of its id where there is one; nothing is saved by that. */
+async function openFile(event: Event) {
+  const input = event.target as HTMLInputElement
+  const chosen = input.files?.[0]
+  try {
+    if (chosen) {
+      const document = documentOf(await chosen.text())
+      const known = data.value?.find((set) => set.id === document.id)
+      draftId.value = known?.id ?? NEW
+      await nextTick()
+      if (
+        !draft.value ||
+        window.confirm('There are changes here that are not saved. Leave them?')
+      ) {
+        draft.value = { document, version: known?.version, at: new Date().toISOString() }
+        await router.push(`/criteria/${encodeURIComponent(draftId.value)}`)
+      }
+      problem.value = ''
+    }
+  } catch (failure) {
+    problem.value = sentenceOf(failure)
+  } finally {
+    input.value = ''
+  }
+}
+
 function when(iso: string): string {
   return new Date(iso).toLocaleDateString('en-GB', { dateStyle: 'medium' })
 }
@@ -52,8 +83,17 @@ function when(iso: string): string {
       <h1>Criteria</h1>
       <InputText v-model="find" placeholder="Find a set" aria-label="Find a set" />
       <span class="grow" />
+      <Button text label="Open a file" @click="file?.click()" />
+      <input
+        ref="file"
+        type="file"
+        accept=".json,application/json"
+        hidden
+        aria-label="A criteria set as a file"
+        @change="openFile"
+      />
       <Button
-        :label="hasKeptDraft(account, 'new') ? 'Go on with the new set' : 'New set'"
+        :label="hasKeptDraft(account, NEW) ? 'Go on with the new set' : 'New set'"
         icon="pi pi-plus"
         @click="router.push('/criteria/new')"
       />

@@ -2,6 +2,9 @@ import { StorageSerializers, useLocalStorage, type RemovableRef } from '@vueuse/
 import { toValue, type MaybeRefOrGetter } from 'vue'
 import type { CriteriaDocument } from './document'
 
+/** In place of the id of a set that was never saved. */
+export const NEW = 'new'
+
 /** A set as it was being changed when it was last looked at. */
 export interface KeptDraft {
   document: CriteriaDocument

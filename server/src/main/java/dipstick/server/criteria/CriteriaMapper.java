@@ -32,6 +32,21 @@ interface CriteriaMapper {
             """)
     int update(SavedSet set);
 
+    @Insert("""
+            INSERT INTO criteria_version (id, name, document, version, changed_at, changed_by)
+            VALUES (#{id}, #{name}, #{document}, #{version}, #{changedAt}, #{changedBy})
+            """)
+    int insertVersion(SavedSet set);
+
+    @Select("SELECT " + COLUMNS + " FROM criteria_version WHERE id = #{id} ORDER BY version")
+    List<SavedSet> versions(String id);
+
+    @Select("SELECT " + COLUMNS + " FROM criteria_version WHERE id = #{id} AND version = #{version}")
+    Optional<SavedSet> version(String id, int version);
+
+    @Delete("DELETE FROM criteria_version WHERE id = #{id}")
+    int deleteVersions(String id);
+
     @Delete("DELETE FROM criteria_set WHERE id = #{id} AND version = #{version}")
     int delete(String id, int version);
 }

@@ -49,6 +49,17 @@ public class CriteriaSets {
                         "There is no criteria set of this name any more. Somebody may have removed it."));
     }
 
+    /** All versions of a set, the first one first. */
+    List<SavedSet> versions(String id) {
+        return sets.versions(get(id).id());
+    }
+
+    SavedSet version(String id, int version) {
+        return sets.version(id, version)
+                .orElseThrow(() -> Problems.refused(
+                        HttpStatus.NOT_FOUND, "no-such-version", "This set has no version " + version + "."));
+    }
+
     /**
      * Reads a document, with the saved sets that it names.
      *
@@ -90,6 +101,7 @@ public class CriteriaSets {
         } else if (sets.update(saved) != 1) {
             throw conflict(id);
         }
+        sets.insertVersion(saved);
         audit.record(who, Act.CRITERIA_SAVED, id + ", version " + version);
         return saved;
     }
@@ -122,6 +134,7 @@ public class CriteriaSets {
         if (sets.delete(id, version) != 1) {
             throw conflict(id);
         }
+        sets.deleteVersions(id);
         audit.record(who, Act.CRITERIA_REMOVED, id);
     }
 

@@ -22,6 +22,8 @@ class RightsTest {
         "/api/lists/none/people/p1, GET, true",
         "/api/criteria, GET, false",
         "/api/criteria/none, GET, false",
+        "/api/criteria/none/versions, GET, false",
+        "/api/criteria/none/versions/1, GET, false",
         "/api/criteria-schema, GET, true",
         "/api/criteria/none, PUT, false",
         "/api/criteria/none, DELETE, false",

@@ -7,6 +7,7 @@ import dipstick.server.RunningServer.Reply;
 import dipstick.server.RunningServer.Visitor;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
 
 class CriteriaSetsTest {
     private static Visitor coordinator;
@@ -37,6 +38,41 @@ class CriteriaSetsTest {
         assertThat(coordinator.delete("/api/criteria/adults", "\"1\"").status()).isEqualTo(412);
         assertThat(coordinator.delete("/api/criteria/adults", "\"2\"").status()).isEqualTo(204);
         assertThat(coordinator.get("/api/criteria/adults").status()).isEqualTo(404);
+    }
+
+    @Test
+    void every_version_is_kept_with_what_it_changed_in_words_and_in_people() throws Exception {
+        People.bringIn(coordinator, "PEOPLE", "id,birth_date\nversion-1,1950-01-01\nversion-2,1990-01-01\n");
+        String mine = "{'field': 'id', 'startsWith': 'version-'}";
+        save("versions", "{'all': [" + mine + ", {'age': {'from': 18}}]}", "");
+        save("versions", "{'all': [" + mine + ", {'age': {'from': 60}}]}", "\"1\"");
+        JsonNode versions = coordinator.get("/api/criteria/versions/versions").json();
+
+        assertThat(versions).hasSize(2);
+        assertThat(versions.at("/0/version").asInt()).isEqualTo(2);
+        assertThat(versions.at("/0/on").asInt()).isEqualTo(1);
+        assertThat(versions.at("/0/joined").asInt()).isZero();
+        assertThat(versions.at("/0/left").asInt()).isEqualTo(1);
+        assertThat(versions.at("/0/changes/0").asString())
+                .startsWith("Changed: include ")
+                .contains("18 or over")
+                .contains("→")
+                .contains("60 or over");
+        assertThat(versions.at("/1/on").asInt()).isEqualTo(2);
+        assertThat(versions.at("/1/changes")).isEmpty();
+        assertThat(coordinator
+                        .get("/api/criteria/versions/versions/1")
+                        .json()
+                        .at("/include/0/test/all/1/age/from")
+                        .asInt())
+                .isEqualTo(18);
+        assertThat(coordinator.get("/api/criteria/versions/versions/9").status())
+                .isEqualTo(404);
+
+        coordinator.delete("/api/criteria/versions", "\"2\"");
+        assertThat(coordinator.get("/api/criteria/versions/versions").status()).isEqualTo(404);
+        assertThat(save("versions", mine, "").status()).isEqualTo(200);
+        assertThat(coordinator.get("/api/criteria/versions/versions").json()).hasSize(1);
     }
 
     @Test

@@ -1,0 +1,75 @@
+package dipstick.server.criteria;
+
+import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.Criterion;
+import dipstick.core.criteria.ShouldHave;
+import dipstick.core.evaluate.Level.Section;
+import dipstick.core.evaluate.Reading;
+import dipstick.core.wording.SentencePrinter;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * One version of a saved set, beside the one before it.
+ *
+ * @param changes what it says otherwise, in words
+ * @param on how many are on its list, over the records of now as of the practice's today
+ * @param joined how many of them are not on the list of the version before, and {@code left} those only there
+ */
+record SetVersion(int version, String changedAt, String changedBy, List<String> changes, int on, int joined, int left) {
+    static int onlyIn(Reading one, Reading other) {
+        BitSet only = (BitSet) one.list().yes().clone();
+        only.andNot(other.list().yes());
+        return only.cardinality();
+    }
+
+    /** What is added, removed or says otherwise; criteria are the same where their ids are. */
+    static List<String> changes(CriteriaSet before, CriteriaSet after, LocalDate asOf) {
+        Map<String, String> old = sentences(before, asOf);
+        Map<String, String> now = sentences(after, asOf);
+        List<String> changes = new ArrayList<>();
+        now.forEach((id, words) -> {
+            if (!old.containsKey(id)) {
+                changes.add("Added: " + words);
+            } else if (!old.get(id).equals(words)) {
+                changes.add("Changed: " + old.get(id) + " → " + words);
+            }
+        });
+        old.forEach((id, words) -> {
+            if (!now.containsKey(id)) {
+                changes.add("Removed: " + words);
+            }
+        });
+        if (changes.isEmpty() && !before.equals(after)) {
+            changes.add("Changed: its name, dials, term sets or what it shows");
+        }
+        return changes;
+    }
+
+    private static Map<String, String> sentences(CriteriaSet set, LocalDate asOf) {
+        Map<String, String> sentences = new LinkedHashMap<>();
+        put(sentences, Section.INCLUDE, set.include(), asOf);
+        put(sentences, Section.EXCLUDE, set.exclude(), asOf);
+        List<Criterion> asked = set.shouldHave().map(ShouldHave::of).orElse(List.of());
+        put(sentences, Section.SHOULD_HAVE, asked, asOf);
+        return sentences;
+    }
+
+    private static void put(Map<String, String> sentences, Section section, List<Criterion> criteria, LocalDate asOf) {
+        SentencePrinter printer = new SentencePrinter(asOf);
+        String words = switch (section) {
+            case INCLUDE -> "include ";
+            case EXCLUDE -> "exclude ";
+            case SHOULD_HAVE -> "should have ";
+        };
+        for (Criterion criterion : criteria) {
+            String off = criterion.off() ? " (switched off)" : "";
+            sentences.put(
+                    criterion.id(), words + printer.print(criterion.test()).text() + off);
+        }
+    }
+}

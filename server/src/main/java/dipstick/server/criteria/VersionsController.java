@@ -1,0 +1,80 @@
+package dipstick.server.criteria;
+
+import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.InvalidCriteria;
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.Reading;
+import dipstick.server.accounts.Accounts;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** The versions of a saved set: who saved each, when, and what it changed in words and in people. */
+@RestController
+@RequestMapping("/api/criteria/{id}/versions")
+class VersionsController {
+    private static final String DOES_NOT_FIT =
+            "It does not fit the records any more, so its people cannot be compared.";
+
+    private final CriteriaSets sets;
+    private final Evaluators evaluators;
+    private final Accounts accounts;
+
+    VersionsController(CriteriaSets sets, Evaluators evaluators, Accounts accounts) {
+        this.sets = sets;
+        this.evaluators = evaluators;
+        this.accounts = accounts;
+    }
+
+    /** The newest first. */
+    @GetMapping
+    List<SetVersion> all(@PathVariable String id) {
+        Evaluator evaluator = evaluators.asOf(Optional.empty());
+        List<SetVersion> versions = new ArrayList<>();
+        Optional<Reading> before = Optional.empty();
+        for (SavedSet saved : sets.versions(id)) {
+            Optional<Reading> reading = read(saved, evaluator);
+            versions.addFirst(version(saved, before, reading));
+            before = reading;
+        }
+        return versions;
+    }
+
+    /** What the set said at a version. */
+    @GetMapping("/{version}")
+    JsonNode document(@PathVariable String id, @PathVariable int version) {
+        return sets.version(id, version).json();
+    }
+
+    private SetVersion version(SavedSet saved, Optional<Reading> before, Optional<Reading> reading) {
+        boolean comparable = before.isPresent() && reading.isPresent();
+        List<String> changes = comparable
+                ? SetVersion.changes(
+                        before.get().set(), reading.get().set(), reading.get().asOf())
+                : reading.isPresent() ? List.of() : List.of(DOES_NOT_FIT);
+        return new SetVersion(
+                saved.version(),
+                saved.changedAt().toString(),
+                accounts.displayName(saved.changedBy()),
+                changes,
+                reading.map(one -> one.list().yesCount()).orElse(0),
+                comparable ? SetVersion.onlyIn(reading.get(), before.get()) : 0,
+                comparable ? SetVersion.onlyIn(before.get(), reading.get()) : 0);
+    }
+
+    private Optional<Reading> read(SavedSet saved, Evaluator evaluator) {
+        try {
+            CriteriaSet set =
+                    sets.read(saved.json(), Map.of(), evaluator.population().personFields());
+            return Optional.of(evaluator.read(set));
+        } catch (InvalidCriteria noLonger) {
+            return Optional.empty();
+        }
+    }
+}

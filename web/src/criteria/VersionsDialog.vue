@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { send, sentenceOf, type Schemas } from '@/api/client'
+import { count } from '@/stick'
+import { useQuery } from '@tanstack/vue-query'
+import Dialog from 'primevue/dialog'
+import { computed, ref } from 'vue'
+import type { CriteriaDocument } from './document'
+
+/** The versions of a saved set; one of them can be brought back to the bench. */
+const visible = defineModel<boolean>('visible', { required: true })
+const { id, newest } = defineProps<{ id: string; newest: number }>()
+const emit = defineEmits<{ bring: [document: CriteriaDocument, version: number] }>()
+
+const address = computed(() => `/api/criteria/${encodeURIComponent(id)}/versions`)
+const problem = ref('')
+
+const { data: versions, error } = useQuery({
+  queryKey: computed(() => ['criteria', id, 'versions', newest]),
+  queryFn: () => send<Schemas['SetVersion'][]>(address.value),
+  enabled: visible,
+})
+
+async function bring(version: number) {
+  try {
+    emit('bring', await send<CriteriaDocument>(`${address.value}/${String(version)}`), version)
+    problem.value = ''
+    visible.value = false
+  } catch (failure) {
+    problem.value = sentenceOf(failure)
+  }
+}
+
+function when(instant: string): string {
+  return new Date(instant).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
+}
+</script>
+
+<template>
+  <Dialog v-model:visible="visible" modal header="Versions" :style="{ width: '760px' }">
+    <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
+    <ol>
+      <li v-for="one in versions" :key="one.version">
+        <strong>Version {{ one.version }}</strong>
+        <span class="quiet">{{ one.changedBy }}, {{ when(one.changedAt) }}</span>
+        <span>
+          {{ count(one.on) }} on the list today<template v-if="one.joined || one.left"
+            >: {{ count(one.joined) }} joined, {{ count(one.left) }} left by it</template
+          >
+        </span>
+        <button v-if="one.version !== newest" class="word" @click="bring(one.version)">
+          Bring it back
+        </button>
+        <span v-else class="quiet">the newest</span>
+        <ul v-if="one.changes.length">
+          <li v-for="change in one.changes" :key="change">{{ change }}</li>
+        </ul>
+      </li>
+    </ol>
+  </Dialog>
+</template>
+
+<style scoped>
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+ol > li {
+  display: grid;
+  grid-template-columns: 90px 220px 1fr auto;
+  gap: 2px 14px;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--rule);
+}
+
+ul {
+  grid-column: 1 / -1;
+  margin: 0;
+  padding-left: 18px;
+}
+</style>

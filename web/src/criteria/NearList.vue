@@ -17,7 +17,7 @@ const emit = defineEmits<{ open: [person: string] }>()
 <template>
   <ol class="near">
     <li v-for="one in crossings" :key="one.person.id + one.day" :class="{ ahead: one.ahead }">
-      <button class="row" :data-person="one.person.id" @click="emit('open', one.person.id)">
+      <button class="person-row" :data-person="one.person.id" @click="emit('open', one.person.id)">
         <span class="day">{{ dayWords(one.day) }}</span>
         <span class="name"><Veiled :text="one.person.name" /></span>
         <span class="turn">{{ ofList ? listTurn(one) : criterionTurn(one) }}</span>
@@ -39,21 +39,8 @@ const emit = defineEmits<{ open: [person: string] }>()
   flex: 1;
 }
 
-.row {
-  display: grid;
+.person-row {
   grid-template-columns: 92px 1fr auto;
-  gap: 0 8px;
-  width: 100%;
-  text-align: left;
-  border: 0;
-  border-bottom: 1px solid #eee5d2;
-  background: none;
-  padding: 4px 12px;
-  cursor: pointer;
-}
-
-.row:hover {
-  background: var(--paper);
 }
 
 .name {

@@ -218,7 +218,7 @@ watch(
             {{ why }} <strong>{{ withReason(why) }}</strong>
           </li>
           <li>
-            <button class="row" :data-person="one.id" @click="open(one.id)">
+            <button class="person-row" :data-person="one.id" @click="open(one.id)">
               <span class="name"><Veiled :text="one.name" /></span>
               <span class="quiet">{{ one.age || 'no birth date' }}</span>
               <span class="quiet">{{ one.provider }}</span>
@@ -287,24 +287,11 @@ watch(
   border-bottom: 1px solid var(--rule);
 }
 
-.row {
-  display: grid;
+.person-row {
   grid-template-columns: 1fr 90px 130px;
-  gap: 8px;
-  width: 100%;
-  text-align: left;
-  border: 0;
-  border-bottom: 1px solid #eee5d2;
-  background: none;
-  padding: 4px 12px;
-  cursor: pointer;
 }
 
-.row:hover {
-  background: var(--paper);
-}
-
-.row span {
+.person-row span {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;

@@ -76,7 +76,7 @@ function step(event: KeyboardEvent, by: 1 | -1) {
       <ol ref="results" @keydown.down="step($event, 1)" @keydown.up="step($event, -1)">
         <li v-for="person in people" :key="person.id">
           <button
-            class="row"
+            class="person-row"
             :aria-current="person.id === id ? 'true' : undefined"
             @click="open(person.id)"
           >
@@ -125,24 +125,11 @@ ol:empty {
   border: 0;
 }
 
-.row {
-  display: grid;
+.person-row {
   grid-template-columns: 1fr 96px 44px;
-  gap: 8px;
-  width: 100%;
-  text-align: left;
-  border: 0;
-  border-bottom: 1px solid #eee5d2;
-  background: none;
-  padding: 4px 12px;
-  cursor: pointer;
 }
 
-.row:hover {
-  background: var(--paper);
-}
-
-.row[aria-current] {
+.person-row[aria-current] {
   box-shadow: inset 3px 0 var(--amber);
 }
 

@@ -1,27 +1,14 @@
 <script setup lang="ts">
-import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
-import { computed } from 'vue'
-import Turnable from '../dials/Turnable.vue'
 import { withKey, type Json, type JsonObject } from '../document'
+import NumberInput from './NumberInput.vue'
 
 /** Ages from one to another, one of which may be blank. */
 const ages = defineModel<JsonObject>({ required: true })
 
 const UNITS = ['years', 'months', 'weeks', 'days']
 
-const from = computed(() => asNumber(ages.value.from))
-const through = computed(() => asNumber(ages.value.through))
-
-function asNumber(value: unknown): number | undefined {
-  return typeof value === 'number' ? value : undefined
-}
-
-function set(key: 'from' | 'through', value: number | string | undefined | null) {
-  put(key, value === null || value === undefined || value === '' ? undefined : Number(value))
-}
-
-function put(key: 'from' | 'through', value: Json | undefined) {
+function set(key: 'from' | 'through', value: Json | undefined) {
   const next = withKey(ages.value, key, value)
   // A span of ages has at least one end; the last one that is left cannot be taken away.
   if (next.from !== undefined || next.through !== undefined) {
@@ -34,41 +21,23 @@ function put(key: 'from' | 'through', value: Json | undefined) {
   <span class="ages">
     <span>
       from
-      <Turnable
+      <NumberInput
         :model-value="ages.from"
-        type="number"
         label="From age"
-        @update:model-value="put('from', $event)"
-      >
-        <InputNumber
-          :model-value="from"
-          :min="0"
-          :max="99999"
-          :use-grouping="false"
-          aria-label="From age"
-          input-class="amount"
-          @input="set('from', $event.value)"
-        />
-      </Turnable>
+        whole
+        blank
+        @update:model-value="set('from', $event)"
+      />
     </span>
     <span>
       through
-      <Turnable
+      <NumberInput
         :model-value="ages.through"
-        type="number"
         label="Through age"
-        @update:model-value="put('through', $event)"
-      >
-        <InputNumber
-          :model-value="through"
-          :min="0"
-          :max="99999"
-          :use-grouping="false"
-          aria-label="Through age"
-          input-class="amount"
-          @input="set('through', $event.value)"
-        />
-      </Turnable>
+        whole
+        blank
+        @update:model-value="set('through', $event)"
+      />
     </span>
     <Select
       :model-value="(ages.unit as string | undefined) ?? 'years'"

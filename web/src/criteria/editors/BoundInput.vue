@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import Turnable from '../dials/Turnable.vue'
 import { withKey, type Json, type JsonObject } from '../document'
+import NumberInput from './NumberInput.vue'
 
 /** One end of an interval of numbers, itself inside or not; blank where that side is open. */
 const { test, outside, inside, label } = defineProps<{
@@ -16,15 +15,6 @@ const { test, outside, inside, label } = defineProps<{
 const emit = defineEmits<{ change: [test: JsonObject] }>()
 
 const key = computed(() => (outside.key in test ? outside.key : inside.key))
-const value = computed(() => {
-  const bound = test[key.value]
-  return typeof bound === 'number' ? bound : undefined
-})
-
-function set(operator: string, bound: unknown) {
-  const none = bound === null || bound === undefined || bound === ''
-  put(operator, none ? undefined : Number(bound))
-}
 
 function put(operator: string, bound: Json | undefined) {
   const cleared = withKey(withKey(test, outside.key, undefined), inside.key, undefined)
@@ -41,19 +31,10 @@ function put(operator: string, bound: Json | undefined) {
     :aria-label="`${label}, inside or not`"
     @update:model-value="put($event, test[key])"
   />
-  <Turnable
+  <NumberInput
     :model-value="test[key]"
-    type="number"
     :label="label"
+    blank
     @update:model-value="put(key, $event)"
-  >
-    <InputNumber
-      :model-value="value"
-      :max-fraction-digits="6"
-      :use-grouping="false"
-      :aria-label="label"
-      input-class="amount"
-      @input="set(key, $event.value)"
-    />
-  </Turnable>
+  />
 </template>

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import Turnable from '../dials/Turnable.vue'
 import { withKey, type Json, type JsonObject } from '../document'
+import NumberInput from './NumberInput.vue'
 
 /** The count of a test of events, and what is counted. */
 const test = defineModel<JsonObject>({ required: true })
@@ -23,7 +22,6 @@ const PER = [
 const count = computed(() => (test.value.count as JsonObject | undefined) ?? { atLeast: 1 })
 const form = computed(() => FORMS.find((one) => one.form in count.value)?.form ?? 'atLeast')
 const operand = computed(() => count.value[form.value])
-const number = computed(() => (typeof operand.value === 'number' ? operand.value : 1))
 
 function set(nextForm: string, value: Json) {
   test.value = withKey(
@@ -42,26 +40,15 @@ function set(nextForm: string, value: Json) {
       option-label="name"
       option-value="form"
       aria-label="How many"
-      @update:model-value="set($event, number)"
+      @update:model-value="set($event, operand ?? 1)"
     />
-    <Turnable
+    <NumberInput
       v-if="form !== 'none'"
       :model-value="operand ?? 1"
-      type="number"
       label="Number"
+      whole
       @update:model-value="set(form, $event ?? 1)"
-    >
-      <InputNumber
-        :model-value="number"
-        :min="0"
-        :max="9999"
-        :use-grouping="false"
-        :allow-empty="false"
-        aria-label="Number"
-        input-class="amount"
-        @input="set(form, Number($event.value ?? 0))"
-      />
-    </Turnable>
+    />
     <Select
       :model-value="(test.per as string | undefined) ?? 'record'"
       :options="PER"

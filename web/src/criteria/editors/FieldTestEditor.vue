@@ -6,6 +6,7 @@ import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import { withKey, type Json, type JsonObject } from '../document'
 import BoundInput from './BoundInput.vue'
+import DateInput from './DateInput.vue'
 import Turnable from '../dials/Turnable.vue'
 import { itemsOf, operatorOf, operatorsOf, startOf } from './fieldTests'
 import WindowEditor from './WindowEditor.vue'
@@ -82,9 +83,8 @@ function countOf(value: string): string {
   return known ? String(known.count) : 'not in the records'
 }
 
-function setDate(key: 'from' | 'through', event: Event) {
-  const written = (event.target as HTMLInputElement).value.trim()
-  const next = withKey(test.value, key, written === '' ? undefined : written)
+function setDate(key: 'from' | 'through', date: Json | undefined) {
+  const next = withKey(test.value, key, date)
   if ('from' in next || 'through' in next) {
     test.value = next
   }
@@ -167,32 +167,18 @@ function setDate(key: 'from' | 'through', event: Event) {
       />
     </template>
     <template v-else-if="operator?.id === 'dates'">
-      <Turnable
+      <DateInput
         :model-value="test.from"
-        type="date"
         label="From"
-        @update:model-value="setKey('from', $event)"
-      >
-        <InputText
-          :model-value="(test.from as string | undefined) ?? ''"
-          aria-label="From"
-          placeholder="from: 2024-05-17, or blank"
-          @change="setDate('from', $event)"
-        />
-      </Turnable>
-      <Turnable
+        placeholder="from: 2024-05-17, or blank"
+        @update:model-value="setDate('from', $event)"
+      />
+      <DateInput
         :model-value="test.through"
-        type="date"
         label="Through"
-        @update:model-value="setKey('through', $event)"
-      >
-        <InputText
-          :model-value="(test.through as string | undefined) ?? ''"
-          aria-label="Through"
-          placeholder="through: 2026, or blank"
-          @change="setDate('through', $event)"
-        />
-      </Turnable>
+        placeholder="through: 2026, or blank"
+        @update:model-value="setDate('through', $event)"
+      />
     </template>
     <WindowEditor
       v-else-if="operator?.id === 'window'"

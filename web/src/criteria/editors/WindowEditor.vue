@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { Json, JsonObject } from '../document'
-import Turnable from '../dials/Turnable.vue'
 import AgesInput from './AgesInput.vue'
+import DateInput from './DateInput.vue'
 import PeriodInput from './PeriodInput.vue'
 
 const window = defineModel<JsonObject>({ required: true })
@@ -47,11 +46,6 @@ function set(value: Json) {
 function setOf(pairIndex: 0 | 1, value: Json) {
   set(pair.value.map((one, i) => (i === pairIndex ? value : one)))
 }
-
-function date(pairIndex: 0 | 1, event: Event) {
-  const written = (event.target as HTMLInputElement).value.trim()
-  setOf(pairIndex, written === '' ? null : written)
-}
 </script>
 
 <template>
@@ -91,33 +85,19 @@ function date(pairIndex: 0 | 1, event: Event) {
       @update:model-value="set"
     />
     <template v-else-if="form === 'dates'">
-      <Turnable
+      <DateInput
         :model-value="pair[0] ?? undefined"
-        type="date"
         label="First day"
+        placeholder="2026-01-01, or blank"
         @update:model-value="setOf(0, $event ?? null)"
-      >
-        <InputText
-          :model-value="(pair[0] as string | null) ?? ''"
-          aria-label="First day"
-          placeholder="2026-01-01, or blank"
-          @change="date(0, $event)"
-        />
-      </Turnable>
+      />
       <span>to</span>
-      <Turnable
+      <DateInput
         :model-value="pair[1] ?? undefined"
-        type="date"
         label="Last day"
+        placeholder="2026-12-31, or blank"
         @update:model-value="setOf(1, $event ?? null)"
-      >
-        <InputText
-          :model-value="(pair[1] as string | null) ?? ''"
-          aria-label="Last day"
-          placeholder="2026-12-31, or blank"
-          @change="date(1, $event)"
-        />
-      </Turnable>
+      />
     </template>
     <AgesInput
       v-else-if="form === 'atAge'"

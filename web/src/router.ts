@@ -21,7 +21,14 @@ export const router = createRouter({
     { path: '/criteria/:id', component: BenchPage, props: true, meta: { coordinator: true } },
     { path: '/lists', component: ListsPage },
     { path: '/lists/:id', component: ListPage, props: true },
-    { path: '/people/:id?', component: PeoplePage, props: true, meta: { coordinator: true } },
+    {
+      path: '/people',
+      component: PeoplePage,
+      props: (to) => ({ id: to.params.id }),
+      meta: { coordinator: true },
+      // The page shows the person beside those who were found.
+      children: [{ path: ':id', component: { render: () => null } }],
+    },
     { path: '/records', component: RecordsPage, meta: { coordinator: true } },
     { path: '/:other(.*)*', redirect: '/' },
   ],

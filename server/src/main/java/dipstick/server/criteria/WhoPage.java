@@ -74,8 +74,7 @@ record WhoPage(int total, List<Line> people, Optional<String> after) {
         Map<String, Long> frequency = lines.stream().collect(Collectors.groupingBy(Line::why, Collectors.counting()));
         return Comparator.comparing((Line line) -> frequency.get(line.why()), Comparator.reverseOrder())
                 .thenComparing(Line::why)
-                .thenComparing(line -> line.person().name(), String.CASE_INSENSITIVE_ORDER)
-                .thenComparing(line -> line.person().id());
+                .thenComparing(Line::person, PersonLine.BY_NAME);
     }
 
     private static BitSet people(Reading reading, Part part, Optional<String> criterion) {

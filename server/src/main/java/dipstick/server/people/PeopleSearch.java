@@ -37,8 +37,9 @@ public final class PeopleSearch {
             Arrays.stream(words).forEach(word -> found.and(withWord(word)));
         }
         List<PersonLine> people = found.stream()
-                .limit(MOST)
                 .mapToObj(person -> PersonLine.of(population, person, asOf))
+                .sorted(PersonLine.BY_NAME)
+                .limit(MOST)
                 .toList();
         return new Found(found.cardinality(), people);
     }

@@ -7,6 +7,7 @@ import dipstick.core.time.DateRange;
 import dipstick.core.wording.DayWords;
 import java.time.LocalDate;
 import java.time.Period;
+import java.util.Comparator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -24,6 +25,10 @@ public record PersonLine(
         String provider,
         String site,
         boolean doNotContact) {
+    public static final Comparator<PersonLine> BY_NAME = Comparator.comparing(
+                    (PersonLine line) -> line.name(), String.CASE_INSENSITIVE_ORDER)
+            .thenComparing(PersonLine::id);
+
     public static PersonLine of(Population population, int person, LocalDate asOf) {
         Column.OfDate births = population.birthDate();
         int birth = births.codes().get(person);

@@ -19,3 +19,8 @@ export function dayWords(iso: string): string {
       .replace('Sept', 'Sep') ?? iso
   )
 }
+
+/** An instant in words: 23 Nov 2026, 15:39. */
+export function timeWords(instant: string): string {
+  return new Date(instant).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
+}

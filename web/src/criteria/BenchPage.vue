@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Problem, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { timeWords } from '@/days'
 import { useSession } from '@/session'
 import AsOfDate from '@/shell/AsOfDate.vue'
 import { VEIL_KEY } from '@/veil'
@@ -125,10 +126,6 @@ function putAway() {
 
 function changeWords(set: Schemas['SetDocument']): string {
   return `version ${String(set.version)}, ${set.changedBy}, ${timeWords(set.changedAt)}`
-}
-
-function timeWords(instant: string): string {
-  return new Date(instant).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 }
 
 watch(() => id, load, { immediate: true })

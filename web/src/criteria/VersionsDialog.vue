@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
+import { timeWords } from '@/days'
 import { count } from '@/stick'
 import { useQuery } from '@tanstack/vue-query'
 import Dialog from 'primevue/dialog'
@@ -29,10 +30,6 @@ async function bring(version: number) {
     problem.value = sentenceOf(failure)
   }
 }
-
-function when(instant: string): string {
-  return new Date(instant).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
-}
 </script>
 
 <template>
@@ -41,7 +38,7 @@ function when(instant: string): string {
     <ol>
       <li v-for="one in versions" :key="one.version">
         <strong>Version {{ one.version }}</strong>
-        <span class="quiet">{{ one.changedBy }}, {{ when(one.changedAt) }}</span>
+        <span class="quiet">{{ one.changedBy }}, {{ timeWords(one.changedAt) }}</span>
         <span>
           {{ count(one.on) }} on the list today<template v-if="one.joined || one.left"
             >: {{ count(one.joined) }} joined, {{ count(one.left) }} left by it</template

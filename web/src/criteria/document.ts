@@ -150,14 +150,13 @@ export function termSetsOf(document: CriteriaDocument): TermSet[] {
   return (document.termSets ?? []) as TermSet[]
 }
 
+/** The list with one more, or with one in the place of that which is the same thing. */
+export function withOne<T>(list: T[], one: T, same: (other: T) => boolean): T[] {
+  return list.some(same) ? list.map((other) => (same(other) ? one : other)) : [...list, one]
+}
+
 /** Adds a term set, or replaces the one of the same id. */
 export function putTermSet(document: CriteriaDocument, termSet: TermSet): CriteriaDocument {
-  const sets = termSetsOf(document)
-  const known = sets.some((one) => one.id === termSet.id)
-  return {
-    ...document,
-    termSets: known
-      ? sets.map((one) => (one.id === termSet.id ? termSet : one))
-      : [...sets, termSet],
-  }
+  const termSets = withOne(termSetsOf(document), termSet, ({ id }) => id === termSet.id)
+  return { ...document, termSets }
 }

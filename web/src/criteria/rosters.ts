@@ -1,4 +1,4 @@
-import type { CriteriaDocument, JsonObject } from './document'
+import { withOne, type CriteriaDocument, type JsonObject } from './document'
 
 /** People who are named one by one: the person fields of the key, and a row of values for each. */
 export interface Roster extends JsonObject {
@@ -19,14 +19,8 @@ export function rostersOf(document: CriteriaDocument): Roster[] {
 
 /** Adds a roster, or replaces the one of the same id. */
 export function putRoster(document: CriteriaDocument, roster: Roster): CriteriaDocument {
-  const rosters = rostersOf(document)
-  const known = rosters.some((one) => one.id === roster.id)
-  return {
-    ...document,
-    rosters: known
-      ? rosters.map((one) => (one.id === roster.id ? roster : one))
-      : [...rosters, roster],
-  }
+  const rosters = withOne(rostersOf(document), roster, ({ id }) => id === roster.id)
+  return { ...document, rosters }
 }
 
 /** Rows as they are copied from a spreadsheet: a line each, cells apart by tabs, or by semicolons where no tab is. */

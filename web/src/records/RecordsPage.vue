@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
-import { dayWords } from '@/days'
+import { dayWords, timeWords } from '@/days'
 import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import ImportFile from './ImportFile.vue'
@@ -10,10 +10,6 @@ const { data, error } = useQuery({
   queryKey: ['records'],
   queryFn: () => send<Schemas['Overview']>('/api/records'),
 })
-
-function moment(iso: string): string {
-  return new Date(iso).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
-}
 </script>
 
 <template>
@@ -28,7 +24,7 @@ function moment(iso: string): string {
       <p v-else>
         <strong>{{ count(data.people) }}</strong> people and
         <strong>{{ count(data.records) }}</strong> event records that count, as of
-        {{ moment(data.builtAt)
+        {{ timeWords(data.builtAt)
         }}<template v-if="data.waiting"
           >; {{ count(data.waiting) }} more wait for their people</template
         >.
@@ -72,7 +68,7 @@ function moment(iso: string): string {
             </thead>
             <tbody>
               <tr v-for="taken in data.imports" :key="taken.takenAt">
-                <td>{{ moment(taken.takenAt) }}</td>
+                <td>{{ timeWords(taken.takenAt) }}</td>
                 <td>{{ taken.fileName }}</td>
                 <td>{{ taken.takenBy }}</td>
                 <td class="number">{{ count(taken.newRows) }}</td>

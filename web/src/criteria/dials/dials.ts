@@ -3,6 +3,7 @@ import {
   firstFree,
   slug,
   withKey,
+  withOne,
   type CriteriaDocument,
   type Json,
   type JsonObject,
@@ -57,12 +58,8 @@ export function newDial(
 
 /** Adds a dial, or replaces the one of the same name. */
 export function putDial(document: CriteriaDocument, dial: Dial): CriteriaDocument {
-  const dials = dialsOf(document)
-  const known = dials.some((one) => one.name === dial.name)
-  return {
-    ...document,
-    dials: known ? dials.map((one) => (one.name === dial.name ? dial : one)) : [...dials, dial],
-  }
+  const dials = withOne(dialsOf(document), dial, ({ name }) => name === dial.name)
+  return { ...document, dials }
 }
 
 /** Takes a dial out; wherever it stood its default stands then. */

@@ -14,31 +14,41 @@ import java.util.List;
 final class PairDoubts {
     private PairDoubts() {}
 
+    /** @param possible who meets it, or may */
+    private record Alone(Level level, BitSet possible) {
+        /** Each has somebody, but they have nobody in common. */
+        boolean isApartFrom(Alone other) {
+            return !possible.isEmpty() && !other.possible.isEmpty() && !possible.intersects(other.possible);
+        }
+    }
+
     static List<Doubt> of(Reading reading) {
         List<Doubt> found = new ArrayList<>();
-        List<Level> levels = reading.levels();
-        for (int i = 0; i < levels.size(); i++) {
+        List<Alone> all = reading.levels().stream()
+                .map(level -> new Alone(level, level.alone().possible()))
+                .toList();
+        for (int i = 0; i < all.size(); i++) {
             for (int j = 0; j < i; j++) {
-                compare(levels.get(j), levels.get(i), found);
+                compare(all.get(j), all.get(i), found);
             }
         }
         return found;
     }
 
-    private static void compare(Level first, Level second, List<Doubt> found) {
-        Criterion one = first.criterion();
-        Criterion other = second.criterion();
+    private static void compare(Alone first, Alone second, List<Doubt> found) {
+        Criterion one = first.level().criterion();
+        Criterion other = second.level().criterion();
         if (one.test().equals(other.test())) {
-            String words = first.section() == second.section()
+            String words = first.level().section() == second.level().section()
                     ? "It says the same as “" + one.id() + "”."
                     : "It says the same as “" + one.id() + "” in another section.";
             found.add(new Doubt(other.id(), Kind.SAME_AS_ANOTHER, words, one.id()));
         } else if (isOpposite(one.test(), other.test())) {
             found.add(new Doubt(
                     other.id(), Kind.SAME_AS_ANOTHER, "It says the opposite of “" + one.id() + "”.", one.id()));
-        } else if (first.section() == Section.INCLUDE
-                && second.section() == Section.INCLUDE
-                && areApart(first, second)) {
+        } else if (first.level().section() == Section.INCLUDE
+                && second.level().section() == Section.INCLUDE
+                && first.isApartFrom(second)) {
             found.add(new Doubt(
                     other.id(), Kind.NOBODY_MEETS_BOTH, "Nobody meets both this and “" + one.id() + "”.", one.id()));
         }
@@ -46,12 +56,5 @@ final class PairDoubts {
 
     private static boolean isOpposite(Test one, Test other) {
         return new Test.Not(one).equals(other) || new Test.Not(other).equals(one);
-    }
-
-    /** Each has somebody, but they have nobody in common. */
-    private static boolean areApart(Level first, Level second) {
-        BitSet one = first.alone().possible();
-        BitSet other = second.alone().possible();
-        return !one.isEmpty() && !other.isEmpty() && !one.intersects(other);
     }
 }

@@ -1,11 +1,9 @@
 package dipstick.core.doubts;
 
 import dipstick.core.criteria.Criterion;
-import dipstick.core.criteria.Selection;
 import dipstick.core.criteria.TermSet;
 import dipstick.core.doubts.Doubt.Kind;
 import dipstick.core.evaluate.Evaluator;
-import dipstick.core.time.Window;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -28,7 +26,7 @@ final class TermDoubts {
 
     private static Optional<Doubt> of(Criterion criterion, TermSet set, Evaluator evaluator) {
         List<TermSet.Member> unused = set.members().stream()
-                .filter(member -> !isRecorded(new TermSet(set.id(), set.name(), List.of(member)), evaluator))
+                .filter(member -> !evaluator.isRecorded(member))
                 .toList();
         if (unused.isEmpty() && !set.members().isEmpty()) {
             return Optional.empty();
@@ -37,12 +35,6 @@ final class TermDoubts {
                 ? "The term set “" + set.name() + "” matches no record."
                 : "Never recorded, of the term set “" + set.name() + "”: " + named(unused) + ".";
         return Optional.of(new Doubt(criterion.id(), Kind.UNUSED_TERMS, words, set.id()));
-    }
-
-    private static boolean isRecorded(TermSet set, Evaluator evaluator) {
-        Selection selection =
-                new Selection(Optional.empty(), Optional.of(List.of(set)), List.of(), false, new Window.AnyDay());
-        return evaluator.conceptsOf(selection).length > 0;
     }
 
     private static String named(List<TermSet.Member> members) {

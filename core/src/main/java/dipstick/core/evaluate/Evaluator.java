@@ -5,9 +5,11 @@ import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.Criterion;
 import dipstick.core.criteria.Selection;
 import dipstick.core.criteria.ShouldHave;
+import dipstick.core.criteria.TermSet;
 import dipstick.core.criteria.Test;
 import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
+import dipstick.core.population.Events;
 import dipstick.core.population.Population;
 import dipstick.core.time.DateRange;
 import dipstick.core.time.Window;
@@ -17,6 +19,8 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Answers tests and criteria sets over one population as of one day. Keeps the answers of tests, so that asking again
@@ -115,6 +119,14 @@ public final class Evaluator {
     public int[] conceptsOf(Selection selection) {
         Selection named = selection.where(List.of()).within(new Window.AnyDay());
         return new EventMatcher(named, seen).concepts();
+    }
+
+    /** Whether any event on record has this name. */
+    public boolean isRecorded(TermSet.Member member) {
+        Events events = seen.population().events();
+        TermMatcher matcher = new TermMatcher(Stream.of(member), events);
+        return !matcher.isEmpty()
+                && IntStream.range(0, events.concepts().count()).anyMatch(matcher::matches);
     }
 
     /** The events of a person that are, or may be, in a selection. */

@@ -8,6 +8,7 @@ import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /** Term sets bound to the dictionaries of a population: which codes, texts and keywords of the records are meant. */
 final class TermMatcher {
@@ -21,8 +22,17 @@ final class TermMatcher {
     private final BitSet keywordSets = new BitSet();
 
     TermMatcher(List<TermSet> termSets, Events events) {
+        this(termSets.stream().flatMap(set -> set.members().stream()).distinct(), events);
+    }
+
+    TermMatcher(Stream<TermSet.Member> members, Events events) {
         this.events = events;
-        termSets.stream().flatMap(set -> set.members().stream()).distinct().forEach(this::add);
+        members.forEach(this::add);
+    }
+
+    /** Whether none of the names is in the dictionaries, so that nothing can match. */
+    boolean isEmpty() {
+        return codes.isEmpty() && codesOfSystems.isEmpty() && texts.isEmpty() && keywordSets.isEmpty();
     }
 
     boolean matches(int concept) {

@@ -52,16 +52,16 @@ final class FieldTestReader {
         }
         boolean mayHaveUnit = fields == Fields.EVENT && name.equals("value");
         List<String> operators = operators(spot, field.get(), mayHaveUnit);
-        Optional<String> unit = spot.has("unit") && mayHaveUnit ? unit(spot, operators) : Optional.empty();
+        Optional<ComparedText> unit = spot.has("unit") && mayHaveUnit ? unit(spot, operators) : Optional.empty();
         return new FieldTest(field.get(), condition(spot, field.get(), operators), unit);
     }
 
-    private Optional<String> unit(Spot spot, List<String> operators) {
+    private Optional<ComparedText> unit(Spot spot, List<String> operators) {
         if (operators.contains("missing")) {
             spot.get("unit").problem("Whether a value is missing does not depend on a unit.");
             return Optional.empty();
         }
-        return Optional.of(values.text(spot.get("unit")));
+        return Optional.of(ComparedText.of(values.writtenText(spot.get("unit")), FieldType.TEXT));
     }
 
     /** The operators that stand here and fit the field; says what is wrong with every other key. */

@@ -69,7 +69,7 @@ interface FieldMatcher {
             return value;
         }
         Codes units = events.unit().codes();
-        int unit = events.unit().codeOf().getOrDefault(test.unit().get(), Codes.MISSING);
+        int unit = events.unit().codeOf().getOrDefault(test.unit().get().compared(), Codes.MISSING);
         return row -> unit != Codes.MISSING && units.get(row) == unit ? value.of(row) : Outcome.UNSURE;
     }
 

@@ -1,16 +1,17 @@
 package dipstick.core.wording;
 
 import dipstick.core.criteria.ComparedText;
-import dipstick.core.criteria.FieldTest;
 import dipstick.core.criteria.Selection;
-import dipstick.core.criteria.TermSet;
+import dipstick.core.text.NormalText;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.stream.Collectors;
+import java.util.Optional;
+import java.util.Set;
 
 /** What a selection picks, as a noun: "hearing check", "active problem in asthma". The window is not among it. */
 public final class SelectionWords {
-    private static final List<String> COUNTABLE = List.of(
+    /** Kinds that are nouns of their own; another kind is followed by "record". */
+    public static final List<String> COUNTABLE = List.of(
             "problem",
             "result",
             "procedure",
@@ -24,47 +25,60 @@ public final class SelectionWords {
     private SelectionWords() {}
 
     public static String one(Selection selection, LocalDate asOf) {
-        return noun(selection, false, asOf);
+        return one(selection, Place.seenFrom(asOf));
     }
 
-    public static String several(Selection selection, LocalDate asOf) {
-        return noun(selection, true, asOf);
+    static String one(Selection selection, Place place) {
+        return noun(selection, false, place);
     }
 
-    private static String noun(Selection selection, boolean plural, LocalDate asOf) {
+    static String several(Selection selection, Place place) {
+        return noun(selection, true, place);
+    }
+
+    private static String noun(Selection selection, boolean plural, Place place) {
         String active = selection.active() ? "active " : "";
-        String where = selection.where().isEmpty()
-                ? ""
-                : " whose "
-                        + selection.where().stream()
-                                .map((FieldTest test) -> FieldWords.of(test, asOf))
-                                .collect(Collectors.joining(" and "));
-        return active + kindsAndTerms(selection, plural) + where;
+        String where =
+                selection.where().isEmpty() ? "" : " whose " + FieldWords.all(selection.where(), place.at("where"));
+        return active + kindsAndTerms(selection, plural, place) + where;
     }
 
-    private static String kindsAndTerms(Selection selection, boolean plural) {
-        String terms = selection
+    /** A term set stands alone for one record of any kind; else the kinds stand before it: "records in hearing check". */
+    private static String kindsAndTerms(Selection selection, boolean plural, Place place) {
+        Optional<String> terms = selection
                 .terms()
-                .map(sets -> FieldWords.either(sets.stream().map(TermSet::name).toList()))
-                .orElse("");
-        if (selection.kinds().isEmpty()) {
-            if (terms.isEmpty()) {
-                return plural ? "records" : "record";
-            }
-            return plural ? terms + " records" : terms;
+                .map(sets -> FieldWords.either(sets.stream()
+                        .map(set -> place.name(set.name(), set.id()))
+                        .toList()));
+        if (selection.kinds().isEmpty() && terms.isPresent() && !plural) {
+            return terms.get();
         }
-        String kinds = FieldWords.either(selection.kinds().get().stream()
-                .map(ComparedText::written)
-                .sorted()
-                .map(kind -> kind(kind, plural))
-                .toList());
-        return terms.isEmpty() ? kinds : kinds + " in " + terms;
+        String kinds = selection
+                .kinds()
+                .map(chosen -> kinds(chosen, plural, place.at("kinds")))
+                .orElse(plural ? "records" : "record");
+        return kinds + terms.map(names -> " in " + names).orElse("");
+    }
+
+    private static String kinds(Set<ComparedText> kinds, boolean plural, Place place) {
+        String records = plural ? " records" : " record";
+        if (place.holdsDial()) {
+            return place.words("") + records;
+        }
+        List<String> words = place.items(
+                kinds.stream()
+                        .map(ComparedText::written)
+                        .sorted()
+                        .map(kind -> kind(kind, plural))
+                        .toList(),
+                json -> kind(json.stringValue(), plural));
+        return FieldWords.either(words) + (words.isEmpty() ? records : "");
     }
 
     private static String kind(String kind, boolean plural) {
-        if (COUNTABLE.contains(kind)) {
+        if (COUNTABLE.contains(NormalText.of(kind))) {
             return plural ? kind + "s" : kind;
         }
-        return kind + (plural ? " records" : " record");
+        return Quoted.name(kind) + (plural ? " records" : " record");
     }
 }

@@ -16,9 +16,35 @@ public record Sentence(String pointer, List<Phrase> phrases, List<Sentence> part
 
     /** The whole sentence on one line. */
     public String text() {
-        String own = phrases.stream().map(Phrase::text).collect(Collectors.joining());
-        return parts.isEmpty()
-                ? own
-                : own + parts.stream().map(Sentence::text).collect(Collectors.joining("; ", " (", ")"));
+        return isGroup()
+                ? own() + parts.stream().map(Sentence::text).collect(Collectors.joining("; ", " (", ")"))
+                : own();
+    }
+
+    /**
+     * The whole sentence, with the parts of a group on lines of their own where it is too long for one.
+     *
+     * @param indent what stands before its first line, which is longer by two for its parts
+     */
+    public String lines(int width, String indent) {
+        if (!isGroup() || indent.length() + text().length() <= width) {
+            return text();
+        }
+        String inner = indent + "  ";
+        return own()
+                + parts.stream()
+                        .map(part -> "\n" + inner + part.lines(width, inner))
+                        .collect(Collectors.joining(";", " (", ")"));
+    }
+
+    private boolean isGroup() {
+        return !parts.isEmpty()
+                || phrases.stream()
+                        .flatMap(phrase -> phrase.slot().stream())
+                        .anyMatch(slot -> slot.control() == Slot.Control.GROUP);
+    }
+
+    private String own() {
+        return phrases.stream().map(Phrase::text).collect(Collectors.joining());
     }
 }

@@ -3,119 +3,188 @@ package dipstick.core.wording;
 import dipstick.core.criteria.Count;
 import dipstick.core.criteria.Selection;
 import dipstick.core.criteria.Test;
+import dipstick.core.time.Window;
 import dipstick.core.wording.Slot.Control;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import tools.jackson.databind.JsonNode;
 
 /** Prints tests as sentences that a person can read and change in place. */
 public final class SentencePrinter {
-    private final LocalDate asOf;
+    private final Place place;
 
+    /** Prints with the days of windows in brackets and dials filled in. */
     public SentencePrinter(LocalDate asOf) {
-        this.asOf = asOf;
+        this(Place.seenFrom(asOf));
+    }
+
+    private SentencePrinter(Place place) {
+        this.place = place;
+    }
+
+    /**
+     * Prints as a document is shared: without days, which change from one as-of date to the next, and with the dials
+     * named.
+     *
+     * @param json the test, as it stands in the document
+     * @param sharedNames names of term sets, rosters and sets that several of them have
+     */
+    public static Sentence undated(Test test, JsonNode json, Set<String> sharedNames) {
+        return new SentencePrinter(new Place(Optional.empty(), json, sharedNames)).print(test);
     }
 
     public Sentence print(Test test) {
-        return print(test, "");
+        return print(test, "", place);
     }
 
-    private Sentence print(Test test, String at) {
+    private static Sentence print(Test test, String at, Place place) {
         return switch (test) {
-            case Test.All all -> group(at, "all", "all of these", all.of());
-            case Test.Any any -> group(at, "any", "any of these", any.of());
-            case Test.AtLeast some -> group(at, "of", "at least " + some.count() + " of these", some.of());
+            case Test.All all -> group(at, "all", "all of these", all.of(), place);
+            case Test.Any any -> group(at, "any", "any of these", any.of(), place);
+            case Test.AtLeast some ->
+                group(
+                        at,
+                        "of",
+                        "at least " + place.at("atLeast").words(String.valueOf(some.count())) + " of these",
+                        some.of(),
+                        place);
             case Test.Not not ->
-                new Sentence(at, List.of(Phrase.plain("not so that")), List.of(print(not.of(), at + "/not")));
-            case Test.OfField field -> leaf(at, Phrase.slot(FieldWords.of(field.test(), asOf), at, Control.FIELD));
+                new Sentence(
+                        at,
+                        List.of(Phrase.plain("not so that")),
+                        List.of(print(not.of(), at + "/not", place.at("not"))));
+            case Test.OfField field -> leaf(at, Phrase.slot(FieldWords.of(field.test(), place), at, Control.FIELD));
             case Test.Age age ->
                 leaf(
                         at,
                         Phrase.plain("aged "),
-                        Phrase.slot(WindowWords.ages(age.ages()) + ageDay(age.on()), at + "/age", Control.AGE));
-            case Test.Events events -> events(events, at);
-            case Test.Pick pick -> pick(pick, at);
-            case Test.Sequence sequence -> sequence(sequence, at);
+                        Phrase.slot(
+                                WindowWords.ages(age.ages(), place.at("age")) + ageDay(age.on(), place.at("age")),
+                                at + "/age",
+                                Control.AGE));
+            case Test.Events events -> events(events, at, place);
+            case Test.Pick pick -> pick(pick, at, place);
+            case Test.Sequence sequence -> sequence(sequence, at, place);
             case Test.Member member ->
                 leaf(
                         at,
                         Phrase.slot(
-                                partWords(member.part()) + " “" + member.set().name() + "”", at, Control.MEMBER));
-            case Test.InRoster roster ->
-                leaf(at, Phrase.slot("in the roster “" + roster.roster().name() + "”", at, Control.ROSTER));
+                                partWords(member.part()) + " "
+                                        + place.quoted(
+                                                member.set().name(),
+                                                member.set().id()),
+                                at,
+                                Control.MEMBER));
+            case Test.InRoster in ->
+                leaf(
+                        at,
+                        Phrase.slot(
+                                "in the roster "
+                                        + place.quoted(
+                                                in.roster().name(), in.roster().id()),
+                                at,
+                                Control.ROSTER));
         };
     }
 
-    private Sentence group(String at, String key, String words, List<Test> of) {
+    private static Sentence group(String at, String key, String words, List<Test> of, Place place) {
         List<Sentence> parts = new ArrayList<>();
         for (int i = 0; i < of.size(); i++) {
-            parts.add(print(of.get(i), at + "/" + key + "/" + i));
+            parts.add(print(of.get(i), at + "/" + key + "/" + i, place.at(key).at(i)));
         }
         return new Sentence(at, List.of(Phrase.slot(words, at, Control.GROUP)), parts);
     }
 
-    private Sentence events(Test.Events test, String at) {
+    private static Sentence events(Test.Events test, String at, Place place) {
         Selection selection = test.events();
-        boolean one = Count.ONE_OR_MORE.equals(test.count()) || test.count().most() == 0;
-        String noun = one ? SelectionWords.one(selection, asOf) : SelectionWords.several(selection, asOf);
+        Place events = place.at("events");
+        String noun = noun(test.count(), selection, events, place);
         return leaf(
                 at,
                 Phrase.plain("had "),
-                Phrase.slot(countWords(test.count(), noun), at, Control.COUNT),
+                Phrase.slot(countWords(test.count(), noun, place), at, Control.COUNT),
                 Phrase.plain(" "),
                 Phrase.slot(noun + perWords(test.per()), at + "/events", Control.SELECTION),
                 Phrase.plain(" "),
-                Phrase.slot(WindowWords.of(selection.window(), asOf), at + "/events", Control.WINDOW));
+                Phrase.slot(WindowWords.of(selection.window(), events.at("window")), at + "/events", Control.WINDOW));
     }
 
-    private Sentence pick(Test.Pick pick, String at) {
+    private static Sentence pick(Test.Pick pick, String at, Place place) {
         String key = pick.end() == Test.End.LATEST ? "latest" : "earliest";
-        String is = String.join(
-                " and ",
-                pick.is().stream().map(test -> FieldWords.of(test, asOf)).toList());
+        Place events = place.at(key);
+        String is = FieldWords.all(pick.is(), place.at("is"));
         return leaf(
                 at,
                 Phrase.slot("the " + key, at, Control.PICK),
                 Phrase.plain(" "),
-                Phrase.slot(SelectionWords.one(pick.events(), asOf), at + "/" + key, Control.SELECTION),
+                Phrase.slot(SelectionWords.one(pick.events(), events), at + "/" + key, Control.SELECTION),
                 Phrase.plain(" "),
-                Phrase.slot(WindowWords.of(pick.events().window(), asOf), at + "/" + key, Control.WINDOW),
+                Phrase.slot(
+                        WindowWords.of(pick.events().window(), events.at("window")), at + "/" + key, Control.WINDOW),
                 Phrase.plain(" "),
-                Phrase.slot(is.isEmpty() ? "is there" : "has this: " + is, at, Control.PICK));
+                Phrase.slot(is.isEmpty() ? "is on record" : "is one whose " + is, at, Control.PICK));
     }
 
-    private Sentence sequence(Test.Sequence test, String at) {
+    private static Sentence sequence(Test.Sequence test, String at, Place place) {
         String anchor = switch (test.pick()) {
             case LATEST -> "after the latest";
             case EARLIEST -> "after the earliest";
             case ANY -> "after any";
             case EACH -> "after each";
         };
-        String noun = SelectionWords.one(test.expect(), asOf);
-        String from = test.notBefore().months() == 0 && test.notBefore().days() == 0
+        Place after = place.at("after");
+        Place expect = place.at("expect");
+        String noun = noun(test.count(), test.expect(), expect, place);
+        boolean atOnce = test.notBefore().months() == 0 && test.notBefore().days() == 0;
+        String from = atOnce && !place.at("notBefore").holdsDial()
                 ? ""
-                : DayWords.period(test.notBefore()) + " to ";
-        return leaf(
-                at,
+                : WindowWords.period(test.notBefore(), place.at("notBefore")) + " to ";
+        List<Phrase> phrases = new ArrayList<>(List.of(
                 Phrase.slot(anchor, at, Control.SEQUENCE),
                 Phrase.plain(" "),
-                Phrase.slot(SelectionWords.one(test.anchor(), asOf), at + "/after", Control.SELECTION),
+                Phrase.slot(SelectionWords.one(test.anchor(), after), at + "/after", Control.SELECTION),
                 Phrase.plain(" "),
-                Phrase.slot(WindowWords.of(test.anchor().window(), asOf), at + "/after", Control.WINDOW),
+                Phrase.slot(WindowWords.of(test.anchor().window(), after.at("window")), at + "/after", Control.WINDOW),
                 Phrase.plain(" had "),
-                Phrase.slot(countWords(test.count(), noun), at, Control.COUNT),
+                Phrase.slot(countWords(test.count(), noun, place), at, Control.COUNT),
                 Phrase.plain(" "),
                 Phrase.slot(noun + perWords(test.per()), at + "/expect", Control.SELECTION),
-                Phrase.plain(" "),
-                Phrase.slot("within " + from + DayWords.period(test.within()), at, Control.SEQUENCE));
+                Phrase.plain(" ")));
+        if (!test.expect().window().equals(new Window.AnyDay())) {
+            phrases.add(Phrase.slot(
+                    WindowWords.of(test.expect().window(), expect.at("window")), at + "/expect", Control.WINDOW));
+            phrases.add(Phrase.plain(" "));
+        }
+        phrases.add(Phrase.slot(
+                "within " + from + WindowWords.period(test.within(), place.at("within")), at, Control.SEQUENCE));
+        return new Sentence(at, phrases, List.of());
     }
 
     private static Sentence leaf(String at, Phrase... phrases) {
         return new Sentence(at, List.of(phrases), List.of());
     }
 
+    private static String noun(Count count, Selection selection, Place events, Place test) {
+        boolean one = !test.at("count").at("atLeast").holdsDial()
+                && !test.at("count").at("atMost").holdsDial()
+                && (Count.ONE_OR_MORE.equals(count) || count.most() == 0);
+        return one ? SelectionWords.one(selection, events) : SelectionWords.several(selection, events);
+    }
+
     /** The count before its noun: "a", "no", "2 or more". */
-    private static String countWords(Count count, String noun) {
+    private static String countWords(Count count, String noun, Place test) {
+        Place place = test.at("count");
+        if (place.at("atLeast").holdsDial()) {
+            return place.at("atLeast").words("") + " or more";
+        }
+        if (place.at("atMost").holdsDial() || place.at("exactly").holdsDial()) {
+            return place.at("atMost").holdsDial()
+                    ? "at most " + place.at("atMost").words("")
+                    : "exactly " + place.at("exactly").words("");
+        }
         if (count.equals(Count.ONE_OR_MORE)) {
             return "aeiou".indexOf(Character.toLowerCase(noun.charAt(0))) >= 0 ? "an" : "a";
         }
@@ -144,11 +213,16 @@ public final class SentencePrinter {
         };
     }
 
-    private String ageDay(Test.AgeDay day) {
+    private static String ageDay(Test.AgeDay day, Place age) {
         return switch (day) {
             case Test.AgeDay.AsOf _ -> "";
-            case Test.AgeDay.StartOfYear _, Test.AgeDay.EndOfYear _, Test.AgeDay.On _ ->
-                " on " + DayWords.day(day.seenFrom(asOf));
+            case Test.AgeDay.StartOfYear _ -> " at the start of the year" + days(day, age);
+            case Test.AgeDay.EndOfYear _ -> " at the end of the year" + days(day, age);
+            case Test.AgeDay.On(var named) -> " on " + age.at("on").words(DayWords.day(named));
         };
+    }
+
+    private static String days(Test.AgeDay day, Place age) {
+        return age.days(asOf -> DayWords.day(day.seenFrom(asOf)));
     }
 }

@@ -21,7 +21,7 @@ class SentencePrinterTest {
             quoteCharacter = '`',
             value = {
                 "{'age': {'from': 50, 'through': 74}} | aged 50 to 74",
-                "{'age': {'from': 18, 'unit': 'months', 'on': 'endOfYear'}} | aged 18 months or over on 31 Dec 2026",
+                "{'age': {'from': 18, 'unit': 'months', 'on': 'endOfYear'}} | aged 18 months or over at the end of the year (31 Dec 2026)",
                 "{'field': 'sex', 'in': ['female', 'Other']} | sex is Other or female",
                 "{'field': 'site', 'notIn': ['Mill Lane']} | site is not Mill Lane",
                 "{'field': 'frailty', 'above': 2.5, 'atMost': 6} | frailty is above 2.5 and at most 6",
@@ -32,17 +32,17 @@ class SentencePrinterTest {
                         + " | had no hearing check in the last 12 months (23 Nov 2025 to 23 Nov 2026)",
                 "{'events': {'kinds': ['vaccination'], 'terms': ['hc'], 'window': {'atAge': {'from': 2, 'through': 5}}}, 'count': {'atLeast': 2}}"
                         + " | had 2 or more vaccinations in hearing check at age 2 to 5",
-                "{'events': {'kinds': ['problem'], 'active': true}} | had an active problem at any time up to 23 Nov 2026",
+                "{'events': {'kinds': ['problem'], 'active': true}} | had an active problem at any time (up to 23 Nov 2026)",
                 "{'events': {'where': [{'field': 'value', 'above': 150, 'unit': 'mmHg'}], 'window': {'any': true}}}"
-                        + " | had a record whose value is above 150 mmhg at any time, past or ahead",
+                        + " | had a record whose value is above 150 mmHg at any time, past or ahead",
                 "{'events': {'window': {'ago': ['P1Y6M', 'P1W']}}}"
                         + " | had a record between 1 year 6 months and 1 week ago (23 May 2025 to 16 Nov 2026)",
                 "{'any': [{'age': {'from': 1}}, {'not': {'age': {'through': 2}}}]}"
                         + " | any of these (aged 1 or over; not so that (aged 2 or under))",
                 "{'latest': {'kinds': ['result']}, 'is': [{'field': 'value', 'above': 150}]}"
-                        + " | the latest result at any time up to 23 Nov 2026 has this: value is above 150",
+                        + " | the latest result at any time (up to 23 Nov 2026) is one whose value is above 150",
                 "{'after': {'terms': ['hc']}, 'expect': {'kinds': ['contact']}, 'within': 'P90D', 'pick': 'any'}"
-                        + " | after any hearing check at any time up to 23 Nov 2026 had a contact within 90 days",
+                        + " | after any hearing check at any time (up to 23 Nov 2026) had a contact within 90 days",
             })
     void a_test_reads_as_a_sentence(String test, String sentence) {
         assertThat(new SentencePrinter(TODAY).print(read(test)).text()).isEqualTo(sentence);

@@ -1,0 +1,117 @@
+package dipstick.core.typed;
+
+import static dipstick.core.typed.ValueParser.JSON;
+
+import dipstick.core.records.Field;
+import dipstick.core.records.FieldType;
+import dipstick.core.typed.Expected.What;
+import java.util.List;
+import java.util.stream.Stream;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Reads the parts of a set's text that say what it means: criteria, bands, what is shown and in which order. */
+final class SectionsReader {
+    private final ObjectNode document;
+    private final LineReader lines;
+    private final List<Field> listFields;
+
+    SectionsReader(ObjectNode document, Vocabulary known, List<Mistake> mistakes) {
+        this.document = document;
+        this.lines = new LineReader(known, mistakes);
+        this.listFields = Stream.concat(
+                        known.personFields().all().stream(),
+                        Stream.of("due_on", "band", "state").map(name -> new Field(name, FieldType.TEXT)))
+                .toList();
+    }
+
+    void read(Block block) {
+        lines.read(block.heading(), (cursor, parser) -> section(block, cursor, parser));
+    }
+
+    private void section(Block block, Cursor cursor, TestParser parser) throws Mistake {
+        if (cursor.take(Heading.EVERYONE)) {
+            document.put("population", "everyone");
+        } else if (cursor.take(Heading.INCLUDE)) {
+            criteria(block, document.withArray("include"));
+        } else if (cursor.take(Heading.EXCLUDE)) {
+            criteria(block, document.withArray("exclude"));
+        } else if (cursor.take(Heading.SHOULD_HAVE)) {
+            ObjectNode should = document.putObject("shouldHave");
+            should.set("rule", rule(cursor, parser.values()));
+            cursor.need("of these");
+            criteria(block, should.putArray("of"));
+        } else if (cursor.take(Heading.BANDS)) {
+            ArrayNode bands = document.withArray("bands");
+            block.lines().forEach(line -> lines.read(line, (at, words) -> bands.add(band(at, words))));
+        } else if (cursor.take(Heading.SHOW)) {
+            document.set("show", parser.fieldTests().names(listFields, What.PERSON_FIELD));
+        } else {
+            cursor.need(Heading.ORDER);
+            order(cursor, parser.fieldTests());
+        }
+    }
+
+    private static JsonNode rule(Cursor cursor, ValueParser values) throws Mistake {
+        for (String rule : List.of("any", "all")) {
+            if (cursor.take(rule)) {
+                return JSON.stringNode(rule);
+            }
+        }
+        cursor.need("at least");
+        return JSON.objectNode().set("atLeast", values.number());
+    }
+
+    private void criteria(Block block, ArrayNode section) {
+        block.lines().forEach(line -> lines.read(line, (cursor, parser) -> section.add(criterion(cursor, parser))));
+    }
+
+    private static ObjectNode criterion(Cursor cursor, TestParser parser) throws Mistake {
+        ObjectNode criterion = JSON.objectNode();
+        if (cursor.take("( off )")) {
+            criterion.put("off", true);
+        }
+        if (cursor.isLabel()) {
+            criterion.put("label", parser.values().plainText());
+            cursor.need(":");
+        }
+        criterion.set("test", parser.test());
+        if (cursor.take(";")) {
+            boolean yes = cursor.takeAny("can’t tell counts as yes", "can't tell counts as yes");
+            if (!yes && !cursor.takeAny("can’t tell counts as no", "can't tell counts as no")) {
+                throw cursor.stuck();
+            }
+            criterion.put("unsure", yes ? "meets" : "fails");
+        }
+        return criterion;
+    }
+
+    private static ObjectNode band(Cursor cursor, TestParser parser) throws Mistake {
+        ObjectNode band = JSON.objectNode().put("name", parser.values().plainText());
+        cursor.need(":");
+        if (cursor.take("overdue never")) {
+            return band.set("when", JSON.objectNode().put("overdue", "never"));
+        }
+        if (cursor.take("overdue by")) {
+            return band.set(
+                    "when",
+                    JSON.objectNode()
+                            .set(
+                                    "overdue",
+                                    JSON.objectNode()
+                                            .set("atLeast", parser.values().period())));
+        }
+        return band.set("when", parser.test());
+    }
+
+    private void order(Cursor cursor, FieldTestParser fields) throws Mistake {
+        do {
+            ObjectNode by = document.withArray("order").addObject();
+            by.put("by", fields.name(listFields, What.PERSON_FIELD));
+            if (cursor.take("from last to first")) {
+                by.put("descending", true);
+            }
+        } while (cursor.take(","));
+    }
+}

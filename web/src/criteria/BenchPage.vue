@@ -14,7 +14,7 @@ import type { MenuItem } from 'primevue/menuitem'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { emptyDocument, slug, type CriteriaDocument } from './document'
+import { emptyDocument, evaluable, slug, type CriteriaDocument } from './document'
 import { DialStrip, settingsFor } from './dials'
 import { useHistory } from './history'
 import { downloadDocument } from './files'
@@ -23,6 +23,7 @@ import { useLevels } from './levels'
 import { useRibbon } from './ribbon'
 import RibbonStrip from './RibbonStrip.vue'
 import Sheet from './Sheet.vue'
+import { SetTextDialog } from './typed'
 import VersionsDialog from './VersionsDialog.vue'
 import { useVocabulary } from './vocabulary'
 import { ON_LIST, type Behind } from './who'
@@ -59,13 +60,9 @@ const document = computed(() => history.current.value)
 const isNew = computed(() => version.value === undefined)
 const unsaved = computed(() => document.value !== saved.value)
 
-/** What is evaluated: a set that has no name yet gets a stand-in, so that its levels show from the first sentence. */
+/** What is evaluated, also before the set has a name. */
 const draft = computed(() => ({
-  document: {
-    ...document.value,
-    id: document.value.id || 'new-set',
-    name: document.value.name || 'New set',
-  },
+  document: evaluable(document.value),
   asOf: asOf.value || undefined,
   settings: settingsFor(document.value, settings.value),
 }))
@@ -174,6 +171,7 @@ async function save() {
 // What else can be done with the set.
 const more = useTemplateRef('more')
 const versionsShown = ref(false)
+const textShown = ref(false)
 const newDraft = useKeptDraft(account, NEW)
 const moreItems = computed<MenuItem[]>(() => [
   {
@@ -181,6 +179,12 @@ const moreItems = computed<MenuItem[]>(() => [
     disabled: isNew.value,
     command: () => {
       versionsShown.value = true
+    },
+  },
+  {
+    label: 'As text',
+    command: () => {
+      textShown.value = true
     },
   },
   { label: 'Make a copy', command: makeCopy },
@@ -250,6 +254,7 @@ useEventListener(window, 'keydown', onKey)
 const KEYS = [
   ['Ctrl+S', 'save'],
   ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
+  ['Alt+1, Alt+2, Alt+3', 'type a criterion to include, exclude, should have'],
   ['Tab, Enter', 'go to a word of a sentence, change it'],
   ['Alt+↑, Alt+↓ on a sentence', 'move it up, down, also into the next section'],
   ['Alt+O on a sentence', 'switch it off or on'],
@@ -355,6 +360,7 @@ const KEYS = [
       :newest="savedVersion"
       @bring="bringBack"
     />
+    <SetTextDialog v-model:visible="textShown" :document="document" @use="history.change($event)" />
     <Dialog v-model:visible="keysShown" modal header="Keys of the bench">
       <dl class="keys">
         <template v-for="[key, what] in KEYS" :key="key">

@@ -2,6 +2,7 @@
 import type { Schemas } from '@/api/client'
 import { Stick, count } from '@/stick'
 import { useQuery } from '@tanstack/vue-query'
+import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
 import Menu from 'primevue/menu'
 import Popover from 'primevue/popover'
@@ -36,6 +37,7 @@ import { setsQuery } from './sets'
 import SheetDialogs from './SheetDialogs.vue'
 import SheetResult from './SheetResult.vue'
 import SlotEditor from './SlotEditor.vue'
+import { TypedLine, withTermSets } from './typed'
 import type { Behind } from './who'
 
 /** The sheet of sentences with the stick through it. */
@@ -63,6 +65,11 @@ const KEYS: Record<Section, string> = {
   INCLUDE: '/include',
   EXCLUDE: '/exclude',
   SHOULD_HAVE: '/shouldHave/of',
+}
+const EXAMPLES: Record<Section, string> = {
+  INCLUDE: 'aged 50 to 74',
+  EXCLUDE: 'status is moved away',
+  SHOULD_HAVE: 'visit in the last 12 months',
 }
 const HINTS: Record<Section, string> = {
   INCLUDE: 'Nobody is left out yet: everybody counts. Add whom this is about.',
@@ -219,6 +226,21 @@ function add(test: JsonObject, word: string) {
   emit('change', addCriterion(document, adding.value, test, word))
   focusLine(id, '[data-control]')
 }
+
+// Typing.
+const typedLines = useTemplateRef('typedLines')
+
+function addTyped(section: Section, test: JsonObject, termSets: TermSet[], words: string) {
+  emit('change', addCriterion(withTermSets(document, termSets), section, test, words))
+}
+
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  const section = ['Digit1', 'Digit2', 'Digit3'].indexOf(event.code)
+  if (event.altKey && !event.ctrlKey && !event.metaKey && section >= 0) {
+    event.preventDefault()
+    typedLines.value?.[section]?.focus()
+  }
+})
 
 /** The line of a new criterion is drawn when its level has come back. */
 const UNTIL_DRAWN_MS = 250
@@ -455,6 +477,14 @@ function withEdited(
           </li>
         </template>
       </ul>
+      <TypedLine
+        ref="typedLines"
+        :document="document"
+        :as-of="asOf"
+        :label="`Type a criterion: ${NAMES[section].toLowerCase()}`"
+        :example="EXAMPLES[section]"
+        @add="(test, termSets, words) => addTyped(section, test, termSets, words)"
+      />
     </section>
 
     <SheetResult

@@ -32,6 +32,11 @@ export function emptyDocument(): CriteriaDocument {
   return { format: 'dipstick-criteria/1', id: '', name: '', include: [], exclude: [] }
 }
 
+/** As it can be evaluated: a set that has no name yet gets a stand-in. */
+export function evaluable(document: CriteriaDocument): CriteriaDocument {
+  return { ...document, id: document.id || 'new-set', name: document.name || 'New set' }
+}
+
 export function criteriaOf(document: CriteriaDocument, section: Section): Criterion[] {
   const list =
     section === 'SHOULD_HAVE'

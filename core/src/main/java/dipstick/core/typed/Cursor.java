@@ -192,8 +192,14 @@ final class Cursor {
         return new Mistake(from, to, message);
     }
 
-    /** Whether what was typed from {@code from} on is the beginning of {@code words}. */
+    private static String unquoted(String words) {
+        return NormalText.of(words.replaceAll("[“”\"]", ""));
+    }
+
+    /** Whether what was typed from {@code from} on is the beginning of {@code words}, and not all of them. */
     boolean isBegun(int from, String words) {
-        return NormalText.of(words).startsWith(NormalText.of(typed.substring(from)));
+        String begun = unquoted(typed.substring(from));
+        String whole = unquoted(words);
+        return whole.startsWith(begun) && !whole.equals(begun);
     }
 }

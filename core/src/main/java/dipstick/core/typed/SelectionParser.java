@@ -119,13 +119,9 @@ final class SelectionParser {
     }
 
     private void expectNames() {
-        vocabulary.kinds().forEach(kind -> cursor.expect(kindWords(kind), What.KIND));
+        vocabulary.kinds().forEach(kind -> cursor.expect(SelectionWords.kind(kind), What.KIND));
         vocabulary.termSets().forEach(set -> cursor.expect(Quoted.name(set.name()), What.TERM_SET));
         cursor.expect("", What.TERM);
-    }
-
-    private static String kindWords(String kind) {
-        return SelectionWords.COUNTABLE.contains(kind) ? kind : Quoted.name(kind) + " record";
     }
 
     private Optional<JsonNode> kindsDial() throws Mistake {

@@ -75,6 +75,11 @@ public final class SelectionWords {
         return FieldWords.either(words) + (words.isEmpty() ? records : "");
     }
 
+    /** One record of a kind: "visit", "fitting record". */
+    public static String kind(String kind) {
+        return kind(kind, false);
+    }
+
     private static String kind(String kind, boolean plural) {
         if (COUNTABLE.contains(NormalText.of(kind))) {
             return plural ? kind + "s" : kind;

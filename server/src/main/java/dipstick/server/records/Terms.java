@@ -14,12 +14,12 @@ import java.util.Map;
 import java.util.function.IntUnaryOperator;
 
 /** Finds the codes, wordings and keywords that occur in the records. */
-final class Terms {
+public final class Terms {
     private static final int MOST = 60;
 
     private Terms() {}
 
-    enum Sort {
+    public enum Sort {
         CODE,
         TEXT,
         KEYWORD
@@ -30,11 +30,12 @@ final class Terms {
      *
      * @param says the wording most often recorded with a code; the term itself for the others
      */
-    record Term(Sort sort, String term, String system, String says, int records) {}
+    public record Term(Sort sort, String term, String system, String says, int records) {}
 
     private record CodeKey(int code, int system) {}
 
-    static List<Term> find(Events events, String words) {
+    /** Those whose words hold what is looked for, most frequent first. */
+    public static List<Term> find(Events events, String words) {
         String wanted = NormalText.of(words);
         List<Term> found = new ArrayList<>();
         found.addAll(texts(events, wanted));

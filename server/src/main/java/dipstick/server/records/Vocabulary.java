@@ -1,23 +1,18 @@
 package dipstick.server.records;
 
-import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.population.Population;
 import dipstick.core.records.Field;
 import dipstick.core.records.Fields;
-import java.util.Comparator;
 import java.util.List;
-import java.util.stream.IntStream;
 
 /** The fields of people and events, with the values that occur in the records, for choosing from. */
 record Vocabulary(List<FieldWords> person, List<FieldWords> event) {
     /** A field with more different values than these, such as a phone number, is not chosen from a list. */
     private static final int MOST_VALUES = 60;
 
-    record ValueCount(String value, int count) {}
-
     /** @param values most frequent first; none where there are too many to choose from */
-    record FieldWords(String name, String type, List<ValueCount> values) {}
+    record FieldWords(String name, String type, List<ValueCounts.ValueCount> values) {}
 
     static Vocabulary of(Population population) {
         return new Vocabulary(
@@ -30,20 +25,9 @@ record Vocabulary(List<FieldWords> person, List<FieldWords> event) {
     }
 
     private static FieldWords words(Field field, Column column) {
-        List<ValueCount> values =
-                column instanceof Column.OfText texts && texts.codeCount() <= MOST_VALUES ? counts(texts) : List.of();
+        List<ValueCounts.ValueCount> values = column instanceof Column.OfText texts && texts.codeCount() <= MOST_VALUES
+                ? ValueCounts.of(texts)
+                : List.of();
         return new FieldWords(field.name(), field.type().word(), values);
-    }
-
-    private static List<ValueCount> counts(Column.OfText texts) {
-        int[] counts = new int[texts.codeCount()];
-        for (int row = 0; row < texts.codes().size(); row++) {
-            counts[texts.codes().get(row)]++;
-        }
-        return IntStream.range(Codes.MISSING + 1, counts.length)
-                .filter(code -> counts[code] > 0)
-                .mapToObj(code -> new ValueCount(texts.written().get(code), counts[code]))
-                .sorted(Comparator.comparingInt(ValueCount::count).reversed())
-                .toList();
     }
 }

@@ -1,0 +1,155 @@
+package dipstick.server.typed;
+
+import dipstick.core.criteria.Selection;
+import dipstick.core.criteria.TermSet;
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.population.Column;
+import dipstick.core.population.Population;
+import dipstick.core.records.Field;
+import dipstick.core.records.Fields;
+import dipstick.core.text.NormalText;
+import dipstick.core.time.Window;
+import dipstick.core.typed.Expected;
+import dipstick.core.typed.TypedCriteria;
+import dipstick.core.typed.Vocabulary;
+import dipstick.core.wording.Quoted;
+import dipstick.core.wording.SelectionWords;
+import dipstick.server.records.Terms;
+import dipstick.server.records.ValueCounts;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** What may be typed next, with how often it is on record. */
+final class Offers {
+    /** So many of one sort, and so many in all, fit below a line. */
+    private static final int MOST_OF_A_SORT = 8;
+
+    private static final int MOST = 12;
+
+    /** Terms are looked for among many; a letter alone finds half of them. */
+    private static final int SHORTEST_TERM = 2;
+
+    private final Evaluator evaluator;
+    private final Population population;
+    private final Vocabulary vocabulary;
+    private final List<TermSet> termSets;
+
+    /** @param termSets those of the document that is typed for */
+    Offers(Evaluator evaluator, Vocabulary vocabulary, List<TermSet> termSets) {
+        this.evaluator = evaluator;
+        this.population = evaluator.population();
+        this.vocabulary = vocabulary;
+        this.termSets = termSets;
+    }
+
+    /** Names and values before the words of the language, each once. */
+    List<Offer> of(String typed) {
+        List<Expected> expected = TypedCriteria.next(typed, vocabulary);
+        Stream<Offer> names = expected.stream()
+                .filter(one -> one.what() != Expected.What.WORDS)
+                .flatMap(one -> offers(one, typed.substring(one.from())));
+        Stream<Offer> words = expected.stream()
+                .filter(one -> one.what() == Expected.What.WORDS)
+                .map(one -> Offer.plain(one.from(), one.words(), one.what()));
+        return Stream.concat(names, words).distinct().limit(MOST).toList();
+    }
+
+    private Stream<Offer> offers(Expected one, String begun) {
+        return switch (one.what()) {
+            case WORDS, PERSON_FIELD, EVENT_FIELD, SET, ROSTER, DIAL, PERIOD ->
+                Stream.of(Offer.plain(one.from(), one.words(), one.what()));
+            case KIND -> Stream.of(kind(one));
+            case TERM_SET -> Stream.of(termSet(one));
+            case TERM -> terms(one, begun);
+            case PERSON_VALUE -> values(one, population.column(field(population.personFields(), one)), begun);
+            case EVENT_VALUE -> values(one, population.events().column(field(Fields.EVENT, one)), begun);
+            case NUMBER, DATE -> Stream.empty();
+        };
+    }
+
+    private Offer kind(Expected one) {
+        Column.OfText kinds = population.events().kind();
+        int records = ValueCounts.of(kinds).stream()
+                .filter(count -> SelectionWords.kind(count.value()).equals(one.words()))
+                .mapToInt(ValueCounts.ValueCount::count)
+                .sum();
+        return Offer.counted(one, one.words(), records);
+    }
+
+    private Offer termSet(Expected one) {
+        Optional<Selection> selection = termSets.stream()
+                .filter(set -> Quoted.name(set.name()).equals(one.words()))
+                .findFirst()
+                .map(set -> new Selection(
+                        Optional.empty(), Optional.of(List.of(set)), List.of(), false, new Window.AnyDay()));
+        int records = selection.stream()
+                .flatMapToInt(of -> Arrays.stream(evaluator.conceptsOf(of)))
+                .map(population.events().concepts()::events)
+                .sum();
+        return Offer.counted(one, one.words(), records);
+    }
+
+    private Stream<Offer> terms(Expected one, String begun) {
+        if (begun.strip().length() < SHORTEST_TERM) {
+            return Stream.empty();
+        }
+        return Terms.find(population.events(), bare(begun)).stream()
+                .limit(MOST_OF_A_SORT)
+                .map(term -> new Offer(
+                        one.from(),
+                        Quoted.name(term.says()),
+                        one.what(),
+                        says(term),
+                        Optional.of(term.records()),
+                        Optional.of(member(term))));
+    }
+
+    private static String says(Terms.Term term) {
+        return switch (term.sort()) {
+            case CODE -> "code " + term.term() + (term.system().isEmpty() ? "" : " of " + term.system());
+            case TEXT -> "wording";
+            case KEYWORD -> "keyword";
+        };
+    }
+
+    private static JsonNode member(Terms.Term term) {
+        ObjectNode member = JsonNodeFactory.instance.objectNode();
+        switch (term.sort()) {
+            case CODE -> {
+                member.put("code", term.term());
+                if (!term.system().isEmpty()) {
+                    member.put("system", term.system());
+                }
+            }
+            case TEXT -> member.put("text", term.term());
+            case KEYWORD -> member.put("keyword", term.term());
+        }
+        return member;
+    }
+
+    private static Stream<Offer> values(Expected one, Column column, String begun) {
+        if (!(column instanceof Column.OfText texts)) {
+            return Stream.empty();
+        }
+        String wanted = NormalText.of(bare(begun));
+        return ValueCounts.of(texts).stream()
+                .filter(count -> NormalText.of(count.value()).startsWith(wanted)
+                        && !NormalText.of(count.value()).equals(wanted))
+                .limit(MOST_OF_A_SORT)
+                .map(count -> Offer.counted(one, Quoted.value(count.value()), count.count()));
+    }
+
+    private static Field field(Fields fields, Expected value) {
+        return fields.find(value.of()).orElseThrow();
+    }
+
+    /** What was typed of a name, without the quotation mark before it. */
+    private static String bare(String begun) {
+        return begun.replaceFirst("^[“”\"]", "");
+    }
+}

@@ -1,0 +1,197 @@
+package dipstick.server.typed;
+
+import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.InvalidCriteria;
+import dipstick.core.criteria.Problem;
+import dipstick.core.criteria.TermSet;
+import dipstick.core.evaluate.Answer;
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.typed.Mistake;
+import dipstick.core.typed.SetText;
+import dipstick.core.typed.SetTextReader;
+import dipstick.core.typed.TypedCriteria;
+import dipstick.core.typed.Vocabulary;
+import dipstick.core.wording.SentencePrinter;
+import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.Evaluators;
+import dipstick.server.web.Problems;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Criteria as text: one that is being typed, and a whole set shown or pasted (docs/typed-criteria.md). */
+@RestController
+@RequestMapping("/api/bench")
+class TypedController {
+    /** Longer than any set that a person writes. */
+    private static final int LONGEST = 1_000_000;
+
+    /** The id of the criterion that is tried out in the document it is typed for. */
+    private static final String TRIED = "typed criterion";
+
+    private final CriteriaSets sets;
+    private final Evaluators evaluators;
+
+    TypedController(CriteriaSets sets, Evaluators evaluators) {
+        this.sets = sets;
+        this.evaluators = evaluators;
+    }
+
+    /**
+     * @param document the set that the criterion is typed for
+     * @param asOf today where it is absent
+     * @param caret up to where suggestions look at what is typed, in characters
+     */
+    record Typed(
+            @NotNull ObjectNode document,
+            Optional<LocalDate> asOf,
+            @NotNull @Size(max = LONGEST) String typed,
+            int caret) {}
+
+    /** @param from where it begins, and {@code to} where it ends, in characters of what was typed */
+    record MistakeView(int from, int to, String message) {
+        static MistakeView of(Mistake mistake) {
+            return new MistakeView(mistake.from(), mistake.to(), mistake.said());
+        }
+    }
+
+    record Alone(int yes, int unsure) {}
+
+    /**
+     * @param test as it would stand in the document; nothing where there is a mistake
+     * @param sentence what it says with its windows' days
+     * @param alone whom it answers alone, over the living
+     */
+    record TypedAnswer(
+            Optional<JsonNode> test,
+            String sentence,
+            Optional<Alone> alone,
+            Optional<MistakeView> mistake,
+            List<Offer> offers) {}
+
+    @PostMapping("/typed")
+    TypedAnswer typed(@Valid @RequestBody Typed typed) {
+        Evaluator evaluator = evaluators.asOf(typed.asOf());
+        Vocabulary vocabulary = vocabulary(typed.document(), evaluator);
+        int caret = Math.clamp(typed.caret(), 0, typed.typed().length());
+        List<Offer> offers = new Offers(evaluator, vocabulary, termSets(typed.document(), evaluator))
+                .of(typed.typed().substring(0, caret));
+        try {
+            ObjectNode test = TypedCriteria.read(typed.typed(), vocabulary);
+            return tried(typed, test, evaluator, offers);
+        } catch (Mistake mistake) {
+            return refused(MistakeView.of(mistake), offers);
+        }
+    }
+
+    /** The term sets of a document; none where something in them is wrong, which is said beside the criteria. */
+    private List<TermSet> termSets(ObjectNode document, Evaluator evaluator) {
+        ObjectNode named = document.deepCopy().retain("format", "id", "name", "dials", "termSets");
+        try {
+            return sets.read(named, Map.of(), evaluator.population().personFields())
+                    .termSets();
+        } catch (InvalidCriteria wrong) {
+            return List.of();
+        }
+    }
+
+    /** What is well said may still make no sense, such as ages that are turned round. */
+    private TypedAnswer tried(Typed typed, ObjectNode test, Evaluator evaluator, List<Offer> offers) {
+        ObjectNode document = typed.document().deepCopy();
+        document.set("include", JsonNodeFactory.instance.arrayNode());
+        document.withArray("include").addObject().put("id", TRIED).set("test", test);
+        document.remove(List.of("exclude", "shouldHave", "bands", "show", "order"));
+        try {
+            CriteriaSet set =
+                    sets.read(document, Map.of(), evaluator.population().personFields());
+            var read = set.include().getFirst().test();
+            Answer alone = evaluator.read(set).levels().getFirst().alone();
+            return new TypedAnswer(
+                    Optional.of(test),
+                    new SentencePrinter(evaluator.asOf()).print(read).text(),
+                    Optional.of(new Alone(alone.yesCount(), alone.unsureCount())),
+                    Optional.empty(),
+                    offers);
+        } catch (InvalidCriteria invalid) {
+            String message = invalid.problems().values().stream()
+                    .flatMap(List::stream)
+                    .map(Problem::message)
+                    .findFirst()
+                    .orElse("");
+            return refused(new MistakeView(0, typed.typed().length(), message), offers);
+        }
+    }
+
+    private static TypedAnswer refused(MistakeView mistake, List<Offer> offers) {
+        return new TypedAnswer(Optional.empty(), "", Optional.empty(), Optional.of(mistake), offers);
+    }
+
+    record Shown(@NotNull ObjectNode document) {}
+
+    record Text(String text) {}
+
+    /** The whole set as text. */
+    @PostMapping("/text")
+    Text text(@Valid @RequestBody Shown shown) {
+        Evaluator evaluator = evaluators.asOf(Optional.empty());
+        try {
+            CriteriaSet set =
+                    sets.read(shown.document(), Map.of(), evaluator.population().personFields());
+            return new Text(SetText.of(
+                    shown.document(),
+                    set,
+                    vocabulary(shown.document(), evaluator).sharedNames()));
+        } catch (InvalidCriteria invalid) {
+            throw Problems.refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "invalid-criteria",
+                    "The set cannot be shown as text while something in it is wrong. What is wrong is shown beside"
+                            + " the criteria.");
+        }
+    }
+
+    /** @param document the set that the text is pasted over */
+    record Pasted(
+            @NotNull ObjectNode document,
+            @NotNull @Size(max = LONGEST) String text) {}
+
+    /** @param document nothing where there are mistakes */
+    record PastedAnswer(Optional<JsonNode> document, List<MistakeView> mistakes) {}
+
+    /** The set that a text says. */
+    @PostMapping("/text/read")
+    PastedAnswer readText(@Valid @RequestBody Pasted pasted) {
+        Evaluator evaluator = evaluators.asOf(Optional.empty());
+        SetTextReader.Result result =
+                SetTextReader.read(pasted.text(), pasted.document(), document -> vocabulary(document, evaluator));
+        return new PastedAnswer(
+                result.document().map(JsonNode.class::cast),
+                result.mistakes().stream().map(MistakeView::of).toList());
+    }
+
+    private Vocabulary vocabulary(JsonNode document, Evaluator evaluator) {
+        String own = document.path("id").asString("");
+        return Vocabulary.of(
+                document,
+                evaluator.population().personFields(),
+                evaluator.population().events().kind().written().stream()
+                        .skip(1)
+                        .toList(),
+                sets.all().stream()
+                        .filter(set -> !set.id().equals(own))
+                        .map(set -> new Vocabulary.Named(set.id(), set.name()))
+                        .toList());
+    }
+}

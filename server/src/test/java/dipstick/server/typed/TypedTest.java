@@ -1,0 +1,108 @@
+package dipstick.server.typed;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dipstick.server.People;
+import dipstick.server.RunningServer.Visitor;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+class TypedTest {
+    private static final String DOCUMENT = ("{'format': 'dipstick-criteria/1', 'id': 'typed', 'name': 'Typed',"
+                    + "'termSets': [{'id': 'aud', 'name': 'audiogram', 'members': [{'code': 'TYPED-1'}]}]}")
+            .replace('\'', '"');
+
+    private static Visitor coordinator;
+
+    @BeforeAll
+    static void bringIn() throws Exception {
+        coordinator = People.coordinator();
+        People.bringIn(coordinator, "PEOPLE", "id,site\ntyped-1,Typed Lane\ntyped-2,Typed Lane\ntyped-3,Typed Row\n");
+        People.bringIn(coordinator, "EVENTS", """
+                id,person_id,kind,code,system,text,on
+                typed-e1,typed-1,typed kind,TYPED-1,local,Typed audiogram,2026-01-01
+                typed-e2,typed-2,typed kind,TYPED-1,local,Typed audiogram,2026-01-01
+                typed-e3,typed-3,visit,TYPED-2,local,"Typed, otherwise",2026-01-01
+                """);
+    }
+
+    @Test
+    void what_fits_is_a_test_with_its_sentence_and_its_people() throws Exception {
+        JsonNode answer = typed("no audiogram in 2026");
+        assertThat(answer.get("test")).isEqualTo(JsonMapper.shared().readTree("""
+                {"events": {"terms": ["aud"], "window": {"dates": ["2026", "2026"]}}, "count": {"none": true}}"""));
+        assertThat(answer.get("sentence").asString()).isEqualTo("had no audiogram from 1 Jan 2026 to 31 Dec 2026");
+        assertThat(typed("id is typed-1, typed-2, typed-3 or nobody")
+                        .at("/alone/yes")
+                        .asInt())
+                .isEqualTo(3);
+    }
+
+    @Test
+    void a_mistake_has_its_spot_also_where_only_the_sense_is_wrong() throws Exception {
+        assertThat(typed("aged fifty").get("mistake"))
+                .isEqualTo(JsonMapper.shared()
+                        .readTree("{\"from\": 5, \"to\": 10, \"message\": "
+                                + typed("aged fifty").at("/mistake/message") + "}"));
+        assertThat(typed("aged 50 to 30").at("/mistake/message").asString())
+                .isEqualTo("The ages are turned round: from 50 is above through 30.");
+    }
+
+    @Test
+    void kinds_term_sets_values_and_terms_are_offered_with_their_counts() throws Exception {
+        assertOffered("had a typed k", "“typed kind” record", 2);
+        assertOffered("had a “typed k", "“typed kind” record", 2);
+        assertOffered("no aud", "audiogram", 2);
+        assertOffered("site is typed", "Typed Lane", 2);
+        assertOffered("site is typed", "Typed Row", 1);
+        JsonNode term = assertOffered("no otherwise", "“Typed, otherwise”", 1);
+        assertThat(term.get("member").has("text") || term.get("member").has("code"))
+                .isTrue();
+    }
+
+    @Test
+    void a_set_goes_out_as_text_and_comes_back() throws Exception {
+        JsonNode shown = coordinator
+                .post("/api/bench/text", "{\"document\": " + DOCUMENT + "}")
+                .json();
+        String text = shown.get("text").asString() + "\nInclude\n- no audiogram\n";
+        JsonNode pasted = paste(text);
+        assertThat(pasted.at("/document/include/0/test/events/terms/0").asString())
+                .isEqualTo("aud");
+        assertThat(paste("Typed\n\nInclude\n- nonsense\n").get("document")).isNull();
+        assertThat(paste("Typed\n\nInclude\n- nonsense\n")
+                        .at("/mistakes/0/from")
+                        .asInt())
+                .isEqualTo(17);
+    }
+
+    private static JsonNode paste(String text) throws Exception {
+        return coordinator
+                .post(
+                        "/api/bench/text/read",
+                        "{\"document\": " + DOCUMENT + ", \"text\": "
+                                + JsonMapper.shared().writeValueAsString(text) + "}")
+                .json();
+    }
+
+    private static JsonNode assertOffered(String typed, String words, int count) throws Exception {
+        JsonNode offers = typed(typed).get("offers");
+        JsonNode offered = offers.valueStream()
+                .filter(offer -> offer.get("words").asString().equals(words))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(words + " is not among " + offers));
+        assertThat(offered.get("count").asInt()).isEqualTo(count);
+        return offered;
+    }
+
+    private static JsonNode typed(String text) throws Exception {
+        return coordinator
+                .post(
+                        "/api/bench/typed",
+                        "{\"document\": " + DOCUMENT + ", \"typed\": "
+                                + JsonMapper.shared().writeValueAsString(text) + ", \"caret\": " + text.length() + "}")
+                .json();
+    }
+}

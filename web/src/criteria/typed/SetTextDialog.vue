@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { sendJson, sentenceOf, type Schemas } from '@/api/client'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import Textarea from 'primevue/textarea'
+import { computed, nextTick, ref, watch } from 'vue'
+import { evaluable, type CriteriaDocument } from '../document'
+
+/** The whole set as text: to be read, copied, changed, or pasted over. */
+const visible = defineModel<boolean>('visible', { required: true })
+const { document } = defineProps<{ document: CriteriaDocument }>()
+const emit = defineEmits<{ use: [document: CriteriaDocument] }>()
+
+type Mistake = Schemas['MistakeView']
+
+const text = ref('')
+const shown = ref('')
+const mistakes = ref<Mistake[]>([])
+const problem = ref('')
+const copied = ref(false)
+const reading = ref(false)
+const changed = computed(() => text.value !== shown.value)
+
+watch(visible, async (now) => {
+  if (!now) {
+    return
+  }
+  mistakes.value = []
+  problem.value = ''
+  copied.value = false
+  try {
+    const answer = await sendJson<Schemas['Text']>('POST', '/api/bench/text', {
+      document: evaluable(document),
+    })
+    text.value = answer.text
+    shown.value = answer.text
+  } catch (failure) {
+    problem.value = sentenceOf(failure)
+  }
+})
+
+async function copy() {
+  try {
+    await navigator.clipboard.writeText(text.value)
+    copied.value = true
+  } catch {
+    problem.value = 'The browser did not let it be copied; mark the text and press Ctrl+C.'
+  }
+}
+
+async function use() {
+  reading.value = true
+  problem.value = ''
+  try {
+    const answer = await sendJson<Schemas['PastedAnswer']>('POST', '/api/bench/text/read', {
+      document: evaluable(document),
+      text: text.value,
+    })
+    mistakes.value = answer.mistakes
+    if (answer.document) {
+      emit('use', { ...(answer.document as CriteriaDocument), id: document.id })
+      visible.value = false
+    }
+  } catch (failure) {
+    problem.value = sentenceOf(failure)
+  } finally {
+    reading.value = false
+  }
+}
+
+function lineOf(mistake: Mistake): number {
+  return text.value.slice(0, mistake.from).split('\n').length
+}
+
+async function goTo(mistake: Mistake) {
+  await nextTick()
+  const area = window.document.querySelector<HTMLTextAreaElement>('#set-text')
+  area?.focus()
+  area?.setSelectionRange(mistake.from, mistake.to)
+}
+</script>
+
+<template>
+  <Dialog v-model:visible="visible" modal header="The set as text" :style="{ width: '860px' }">
+    <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
+    <Textarea
+      id="set-text"
+      v-model="text"
+      aria-label="The set as text"
+      rows="22"
+      spellcheck="false"
+      class="text"
+      @input="mistakes = []"
+    />
+    <ul v-if="mistakes.length" class="mistakes" role="alert">
+      <li v-for="mistake in mistakes" :key="mistake.from">
+        <button class="word" @click="goTo(mistake)">Line {{ lineOf(mistake) }}</button>
+        {{ mistake.message }}
+      </li>
+    </ul>
+    <div class="buttons">
+      <span class="quiet" role="status">{{ copied ? 'Copied.' : '' }}</span>
+      <Button text icon="pi pi-copy" label="Copy" @click="copy" />
+      <Button text label="Leave as it was" @click="visible = false" />
+      <Button label="Use this text" :disabled="!changed" :loading="reading" @click="use" />
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+.text {
+  width: 100%;
+  box-sizing: border-box;
+  resize: vertical;
+}
+
+.mistakes {
+  margin: 6px 0 0;
+  padding: 0;
+  list-style: none;
+  color: var(--brick);
+}
+
+.buttons {
+  display: flex;
+  align-items: center;
+  justify-content: flex-end;
+  gap: 8px;
+  margin-top: 8px;
+}
+</style>

@@ -1,0 +1,250 @@
+<script setup lang="ts">
+import { count } from '@/stick'
+import { computed, nextTick, ref, shallowRef, useId, useTemplateRef } from 'vue'
+import type { CriteriaDocument, JsonObject, TermSet } from '../document'
+import { sortOf, take, termSetWith, withTermSets, type Offer } from './offers'
+import { useTyped } from './useTyped'
+
+/** A criterion typed in the words that sentences print, with suggestions from the records. */
+const { document, asOf, label, example } = defineProps<{
+  document: CriteriaDocument
+  asOf: string
+  label: string
+  /** What might be typed here. */
+  example: string
+}>()
+const emit = defineEmits<{ add: [test: JsonObject, termSets: TermSet[], words: string] }>()
+
+const input = useTemplateRef('input')
+const list = useId()
+const text = ref('')
+const open = ref(false)
+/** The suggestion that Enter takes; -1 for none. */
+const active = ref(-1)
+/** Term sets that suggestions brought along; they come with the criterion. */
+const made = shallowRef<TermSet[]>([])
+const { answer, problem, read } = useTyped()
+
+const offers = computed(() => (open.value ? (answer.value?.offers ?? []) : []))
+const mistake = computed(() => (text.value.trim() ? answer.value?.mistake : undefined))
+/** What is not finished is no mistake yet. */
+const unfinished = computed(() => {
+  const end = text.value.trimEnd().length
+  const goesOn = (answer.value?.offers.length ?? 0) > 0
+  return mistake.value !== undefined && (goesOn ? mistake.value.to : mistake.value.from) >= end
+})
+const fits = computed(() => (text.value.trim() ? answer.value?.test : undefined))
+
+let reading = Promise.resolve()
+
+function ask() {
+  const caret = input.value?.selectionStart ?? text.value.length
+  reading = read({ text: text.value, caret }, withTermSets(document, made.value), asOf).then(() => {
+    active.value = text.value.trim() && !answer.value?.test && offers.value.length ? 0 : -1
+  })
+}
+
+function onInput() {
+  open.value = true
+  ask()
+}
+
+async function choose(offer: Offer) {
+  if (offer.member) {
+    const termSet = termSetWith(withTermSets(document, made.value), offer)
+    made.value = [...made.value.filter((one) => one.id !== termSet.id), termSet]
+  }
+  const caret = input.value?.selectionStart ?? text.value.length
+  const next = take({ text: text.value, caret }, offer)
+  text.value = next.text
+  await nextTick()
+  input.value?.focus()
+  input.value?.setSelectionRange(next.caret, next.caret)
+  onInput()
+}
+
+/** Takes the suggestion that is marked; else adds what is typed. What was typed last is read first. */
+async function enter() {
+  await reading
+  const offer = offers.value[active.value]
+  if (offer) {
+    await choose(offer)
+  } else if (fits.value) {
+    emit('add', fits.value as JsonObject, made.value, text.value.trim())
+    text.value = ''
+    made.value = []
+    open.value = false
+    active.value = -1
+  }
+}
+
+function step(by: 1 | -1) {
+  if (!open.value) {
+    onInput()
+    return
+  }
+  const all = offers.value.length
+  if (all) {
+    active.value = (active.value + by + all + (active.value < 0 && by < 0 ? 1 : 0)) % all
+  }
+}
+
+function onTab(event: KeyboardEvent) {
+  const offer = offers.value[active.value]
+  if (offer && !event.shiftKey) {
+    event.preventDefault()
+    void choose(offer)
+  }
+}
+
+function onEscape(event: KeyboardEvent) {
+  if (open.value) {
+    event.stopPropagation()
+    open.value = false
+    active.value = -1
+  }
+}
+
+defineExpose({ focus: () => input.value?.focus() })
+</script>
+
+<template>
+  <div class="typed">
+    <input
+      ref="input"
+      v-model="text"
+      class="line"
+      role="combobox"
+      autocomplete="off"
+      spellcheck="false"
+      aria-autocomplete="list"
+      :aria-label="label"
+      :aria-expanded="offers.length > 0"
+      :aria-controls="list"
+      :aria-activedescendant="active >= 0 ? `${list}-${active}` : undefined"
+      :aria-invalid="mistake && !unfinished ? true : undefined"
+      :placeholder="`Type a criterion, such as: ${example}`"
+      @input="onInput"
+      @click="ask"
+      @focus="onInput"
+      @blur="open = false"
+      @keydown.enter.prevent="enter"
+      @keydown.down.prevent="step(1)"
+      @keydown.up.prevent="step(-1)"
+      @keydown.tab="onTab"
+      @keydown.escape="onEscape"
+    />
+    <div v-if="text.trim()" class="told" role="status">
+      <p v-if="problem" class="notice">{{ problem }}</p>
+      <template v-else-if="mistake">
+        <p v-if="!unfinished" class="marked">
+          {{ text.slice(0, mistake.from) }}<mark>{{ text.slice(mistake.from, mistake.to) }}</mark
+          >{{ text.slice(mistake.to) }}
+        </p>
+        <p :class="unfinished ? 'quiet' : 'wrong'">{{ mistake.message }}</p>
+      </template>
+      <p v-else-if="answer?.alone" class="quiet">
+        <kbd>Enter</kbd> adds: {{ answer.sentence }}. Alone: yes for {{ count(answer.alone.yes)
+        }}<template v-if="answer.alone.unsure"
+          >, can’t tell for {{ count(answer.alone.unsure) }}</template
+        >.
+      </p>
+    </div>
+    <ul v-show="offers.length" :id="list" role="listbox" :aria-label="`Suggestions for: ${label}`">
+      <li
+        v-for="(offer, i) in offers"
+        :id="`${list}-${i}`"
+        :key="`${offer.what} ${offer.words} ${offer.says}`"
+        role="option"
+        :aria-selected="i === active"
+        @mousedown.prevent="choose(offer)"
+      >
+        <span>{{ offer.words }}</span>
+        <span class="quiet">{{ sortOf(offer) }}</span>
+        <span class="quiet number">{{ offer.count === undefined ? '' : count(offer.count) }}</span>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.typed {
+  position: relative;
+  padding: 4px 8px 5px 106px;
+  background: linear-gradient(90deg, #efe7d4 96px, transparent 96px);
+}
+
+.line {
+  width: 100%;
+  box-sizing: border-box;
+  padding: 4px 7px;
+  border: 1px solid transparent;
+  border-radius: 3px;
+  background: transparent;
+  color: var(--ink);
+  font: inherit;
+}
+
+.line::placeholder {
+  color: var(--soft-ink);
+  font-style: italic;
+}
+
+.line:hover {
+  border-color: var(--rule);
+}
+
+.line:focus {
+  background: #fff;
+  border-color: var(--verdigris);
+}
+
+.told p {
+  margin: 2px 7px;
+}
+
+.marked {
+  white-space: pre-wrap;
+}
+
+mark {
+  color: inherit;
+  background: none;
+  text-decoration: underline wavy var(--brick) 1.5px;
+  text-underline-offset: 3px;
+}
+
+.wrong {
+  color: var(--brick);
+}
+
+ul {
+  position: absolute;
+  z-index: 5;
+  left: 106px;
+  min-width: 420px;
+  max-width: calc(100% - 114px);
+  margin: 2px 0 0;
+  padding: 3px 0;
+  list-style: none;
+  background: var(--sheet);
+  border: 1px solid var(--ink);
+  border-radius: 3px;
+}
+
+li {
+  display: flex;
+  gap: 12px;
+  padding: 3px 9px;
+  cursor: pointer;
+}
+
+li[aria-selected='true'],
+li:hover {
+  background: #efe7d4;
+}
+
+.number {
+  margin-left: auto;
+}
+</style>

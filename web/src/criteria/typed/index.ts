@@ -1,0 +1,3 @@
+export { withTermSets } from './offers'
+export { default as SetTextDialog } from './SetTextDialog.vue'
+export { default as TypedLine } from './TypedLine.vue'

@@ -1,0 +1,69 @@
+import type { Schemas } from '@/api/client'
+import {
+  firstFree,
+  putTermSet,
+  slug,
+  termSetsOf,
+  type CriteriaDocument,
+  type JsonObject,
+  type TermSet,
+} from '../document'
+
+export type Offer = Schemas['Offer']
+
+export interface Typing {
+  text: string
+  caret: number
+}
+
+/** What is typed once an offer is taken: it stands in the place of what was begun, and a space after it. */
+export function take({ text, caret }: Typing, offer: Offer): Typing {
+  const before = text.slice(0, offer.from) + offer.words
+  const rest = text.slice(caret)
+  const space = rest.startsWith(' ') ? '' : ' '
+  return { text: before + space + rest, caret: before.length + 1 }
+}
+
+/** The name that quotation marks stand around, if they do. */
+function bare(words: string): string {
+  return words.replace(/^“(.*)”$/, '$1').replaceAll('””', '”')
+}
+
+/** The term set that a term of the records goes into: the one that is called so, or a new one. */
+export function termSetWith(document: CriteriaDocument, offer: Offer): TermSet {
+  const name = bare(offer.words)
+  const member = offer.member as JsonObject
+  const known = termSetsOf(document).find((one) => one.name.toLowerCase() === name.toLowerCase())
+  if (known) {
+    return { ...known, members: [...known.members, member] }
+  }
+  const taken = new Set(termSetsOf(document).map((one) => one.id))
+  return { id: firstFree(slug(name) || 'terms', taken), name, members: [member] }
+}
+
+/** The document with the term sets that offers brought along. */
+export function withTermSets(document: CriteriaDocument, termSets: TermSet[]): CriteriaDocument {
+  return termSets.reduce(putTermSet, document)
+}
+
+const SORTS: Record<Offer['what'], string> = {
+  WORDS: '',
+  KIND: 'kind',
+  TERM_SET: 'term set',
+  TERM: 'new term set of',
+  PERSON_FIELD: 'field',
+  EVENT_FIELD: 'field',
+  PERSON_VALUE: '',
+  EVENT_VALUE: '',
+  SET: 'set',
+  ROSTER: 'roster',
+  DIAL: 'dial',
+  NUMBER: '',
+  DATE: '',
+  PERIOD: '',
+}
+
+/** What an offer is, in a word or two. */
+export function sortOf(offer: Offer): string {
+  return [SORTS[offer.what], offer.says].filter(Boolean).join(' ')
+}

@@ -1,10 +1,8 @@
 <script setup lang="ts">
-import { Problem, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { timeWords } from '@/days'
 import { useSession } from '@/session'
 import AsOfDate from '@/shell/AsOfDate.vue'
 import { VEIL_KEY } from '@/veil'
-import { useQueryClient } from '@tanstack/vue-query'
 import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
@@ -14,16 +12,17 @@ import type { MenuItem } from 'primevue/menuitem'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { emptyDocument, evaluable, slug, type CriteriaDocument } from './document'
 import { DialStrip, settingsFor } from './dials'
-import { useHistory } from './history'
+import { evaluable, type CriteriaDocument } from './document'
 import { downloadDocument } from './files'
 import { NEW, useKeptDraft } from './keptDraft'
 import { useLevels } from './levels'
+import PublishDialog from './PublishDialog.vue'
 import { useRibbon } from './ribbon'
 import RibbonStrip from './RibbonStrip.vue'
 import Sheet from './Sheet.vue'
 import { SetTextDialog } from './typed'
+import { useSavedSet } from './useSavedSet'
 import VersionsDialog from './VersionsDialog.vue'
 import { useVocabulary } from './vocabulary'
 import { ON_LIST, type Behind } from './who'
@@ -34,31 +33,28 @@ const { id } = defineProps<{ id: string }>()
 const session = useSession()
 const router = useRouter()
 const toast = useToast()
-const queries = useQueryClient()
 
-const history = useHistory<CriteriaDocument>(emptyDocument())
-const saved = shallowRef<CriteriaDocument>(history.current.value)
-/** The version that the changes were made to, and the newest. */
-const version = ref<number>()
-const savedVersion = ref<number>()
-const changed = ref('')
-const problem = ref('')
-const loaded = ref(false)
-const saving = ref(false)
+// The account at the time: an expired sign-in must not put the draft elsewhere.
+const account = session.signedIn?.name ?? ''
+const set = useSavedSet(() => id, account)
+const { history, state, isNew, unsaved, loaded, saving, problem, conflict, broughtBack } = set
+
 const keysShown = ref(false)
 const behind = shallowRef<Behind>(ON_LIST)
 const asOf = ref(session.today)
 /** How the dials are turned here; it is not saved with the set. */
 const settings = ref<Record<string, string>>({})
 
-// The account at the time: an expired sign-in must not put the draft elsewhere.
-const account = session.signedIn?.name ?? ''
-const kept = useKeptDraft(account, () => id)
-const broughtBack = ref('')
+/** An old version that is only looked at. */
+const lookedAt = shallowRef<{ document: CriteriaDocument; version: number }>()
+watch(
+  () => id,
+  () => {
+    lookedAt.value = undefined
+  },
+)
 
-const document = computed(() => history.current.value)
-const isNew = computed(() => version.value === undefined)
-const unsaved = computed(() => document.value !== saved.value)
+const document = computed(() => lookedAt.value?.document ?? history.current.value)
 
 /** What is evaluated, also before the set has a name. */
 const draft = computed(() => ({
@@ -71,100 +67,71 @@ const { levels, before, findings, problem: levelsProblem } = useLevels(draft)
 const { data: vocabulary } = useVocabulary()
 const { data: ribbon } = useRibbon(draft)
 
-async function load() {
-  loaded.value = false
-  problem.value = ''
-  if (id === NEW) {
-    start(emptyDocument(), undefined, '')
+const standing = computed(() => {
+  const of = state.value
+  if (!of) {
+    return 'not saved yet'
+  }
+  const what = of.retired
+    ? 'retired'
+    : of.version === 0
+      ? 'draft, never published'
+      : of.draft
+        ? `draft, after version ${String(of.version)}`
+        : `version ${String(of.version)}`
+  return `${what}, ${of.changedBy}, ${timeWords(of.changedAt)}`
+})
+const canPublish = computed(
+  () => loaded.value && !lookedAt.value && (unsaved.value || isNew.value || state.value?.draft),
+)
+
+function change(next: CriteriaDocument, key?: string) {
+  if (!lookedAt.value) {
+    history.change(next, key)
     return
   }
-  try {
-    const set = await send<Schemas['SetDocument']>(`/api/criteria/${encodeURIComponent(id)}`)
-    start(set.document as CriteriaDocument, set.version, changeWords(set))
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
-  }
+  toast.add({
+    severity: 'contrast',
+    summary: `Version ${String(lookedAt.value.version)} is only looked at; bring it back to change it`,
+    life: 3000,
+  })
 }
 
-function start(of: CriteriaDocument, at: number | undefined, words: string) {
-  const draft = kept.value
-  history.reset(of)
-  saved.value = of
-  version.value = at
-  savedVersion.value = at
-  changed.value = words
-  broughtBack.value = ''
-  if (draft) {
-    history.change(draft.document)
-    // Not the newest version: if somebody else changed the set meanwhile, saving must say so.
-    version.value = draft.version
-    broughtBack.value = timeWords(draft.at)
+/** After something was saved: a new set has an address of its own from then on. */
+async function atItsAddress() {
+  if (id !== document.value.id) {
+    await router.replace(`/criteria/${encodeURIComponent(document.value.id)}`)
   }
-  loaded.value = true
-}
-
-watch(document, (now) => {
-  if (loaded.value) {
-    kept.value = unsaved.value
-      ? { document: now, version: version.value, at: new Date().toISOString() }
-      : null
-  }
-})
-
-/** Goes back to what is saved. Undo brings the changes back, unless they were made to an older version. */
-function putAway() {
-  if (version.value === savedVersion.value) {
-    broughtBack.value = ''
-    history.change(saved.value)
-  } else {
-    takeTheirs()
-  }
-}
-
-function changeWords(set: Schemas['SetDocument']): string {
-  return `version ${String(set.version)}, ${set.changedBy}, ${timeWords(set.changedAt)}`
-}
-
-watch(() => id, load, { immediate: true })
-
-function setName(name: string) {
-  history.change({ ...document.value, name }, 'name')
 }
 
 async function save() {
+  if (!lookedAt.value && (await set.save())) {
+    toast.add({ severity: 'contrast', summary: 'Saved as a draft', life: 2500 })
+    await atItsAddress()
+  }
+}
+
+// Publishing.
+const publishShown = ref(false)
+
+function openPublish() {
   if (!document.value.name.trim()) {
     problem.value = 'Give the set a name first; it is kept here meanwhile.'
     return
   }
-  saving.value = true
   problem.value = ''
-  const setId = isNew.value ? slug(document.value.name) : document.value.id
-  const toSave = { ...document.value, id: setId, name: document.value.name.trim() }
-  try {
-    const answer = await sendJson<Schemas['SetDocument']>(
-      'PUT',
-      `/api/criteria/${encodeURIComponent(setId)}`,
-      toSave,
-      isNew.value ? {} : { headers: { 'If-Match': `"${String(version.value)}"` } },
-    )
-    history.change(toSave, 'name')
-    saved.value = history.current.value
-    version.value = answer.version
-    savedVersion.value = answer.version
-    kept.value = null
-    broughtBack.value = ''
-    changed.value = changeWords(answer)
-    void queries.invalidateQueries({ queryKey: ['criteria'] })
-    void queries.invalidateQueries({ queryKey: ['lists'] })
-    toast.add({ severity: 'contrast', summary: `Saved “${toSave.name}”`, life: 2500 })
-    if (id !== setId) {
-      await router.replace(`/criteria/${encodeURIComponent(setId)}`)
-    }
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
-    conflict.value = failure instanceof Problem && failure.type === 'changed-meanwhile'
-  } finally {
-    saving.value = false
+  publishShown.value = true
+}
+
+async function publish(note: string) {
+  if (await set.publish(note)) {
+    publishShown.value = false
+    toast.add({
+      severity: 'contrast',
+      summary: `Published “${document.value.name}”, version ${String(state.value?.version)}`,
+      life: 2500,
+    })
+    await atItsAddress()
   }
 }
 
@@ -189,15 +156,33 @@ const moreItems = computed<MenuItem[]>(() => [
   },
   { label: 'Make a copy', command: makeCopy },
   { label: 'Download as a file', command: () => downloadDocument(document.value) },
+  {
+    label: 'Go back to what is published',
+    disabled: !state.value?.draft || state.value.version === 0,
+    command: () => void set.dropDraft(),
+  },
+  {
+    label: state.value?.retired ? 'Take back into use' : 'Retire',
+    disabled: !state.value || state.value.version === 0,
+    command: () => void set.retire(!state.value?.retired),
+  },
 ])
 
-function bringBack(old: CriteriaDocument, from: number) {
-  history.change(old)
-  toast.add({
-    severity: 'contrast',
-    summary: `Version ${String(from)} is on the bench; save it to make it the newest`,
-    life: 4000,
-  })
+function look(old: CriteriaDocument, version: number) {
+  lookedAt.value = { document: old, version }
+}
+
+function bringBack() {
+  const old = lookedAt.value
+  lookedAt.value = undefined
+  if (old) {
+    history.change({ ...old.document, id: history.current.value.id })
+    toast.add({
+      severity: 'contrast',
+      summary: `Version ${String(old.version)} is on the bench; publish it to make it the newest`,
+      life: 4000,
+    })
+  }
 }
 
 /** The copy is a new set that is not saved yet. */
@@ -216,20 +201,10 @@ async function makeCopy() {
   }
 }
 
-const conflict = ref(false)
-
-/** Keeps what is here as a set of its own, beside the one that somebody else changed. */
-function saveAsOther() {
-  history.change({ ...document.value, id: '', name: `${document.value.name} (mine)` })
-  version.value = undefined
-  conflict.value = false
-  void save()
-}
-
-function takeTheirs() {
-  conflict.value = false
-  kept.value = null
-  void load()
+async function saveAsOther() {
+  if (await set.saveAsOther()) {
+    await atItsAddress()
+  }
 }
 
 function onKey(event: KeyboardEvent) {
@@ -252,7 +227,7 @@ function onKey(event: KeyboardEvent) {
 
 useEventListener(window, 'keydown', onKey)
 const KEYS = [
-  ['Ctrl+S', 'save'],
+  ['Ctrl+S', 'save as a draft'],
   ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
   ['Alt+1, Alt+2, Alt+3', 'type a criterion to include, exclude, should have'],
   ['Tab, Enter', 'go to a word of a sentence, change it'],
@@ -274,10 +249,11 @@ const KEYS = [
         placeholder="Name of the set"
         aria-label="Name of the set"
         class="name"
-        @update:model-value="setName($event ?? '')"
+        :readonly="lookedAt !== undefined"
+        @update:model-value="change({ ...document, name: $event ?? '' }, 'name')"
       />
       <AsOfDate v-model="asOf" :today="session.today" />
-      <span class="quiet grow">{{ changed || 'not saved yet' }}</span>
+      <span class="quiet grow">{{ standing }}</span>
       <Button
         text
         icon="pi pi-undo"
@@ -301,19 +277,31 @@ const KEYS = [
       />
       <Menu ref="more" :model="moreItems" popup />
       <Button text label="?" aria-label="Keys of this place" @click="keysShown = true" />
-      <Button label="Save" :disabled="!unsaved" :loading="saving" @click="save" />
+      <Button
+        outlined
+        label="Save"
+        :disabled="!unsaved || lookedAt !== undefined"
+        :loading="saving"
+        @click="save"
+      />
+      <Button label="Publish" :disabled="!canPublish" @click="openPublish" />
     </div>
 
-    <p v-if="problem" class="notice" role="alert">
+    <p v-if="problem && !publishShown" class="notice" role="alert">
       {{ problem }}
       <template v-if="conflict">
-        <button class="word" @click="takeTheirs">Open theirs, lose mine</button> ·
+        <button class="word" @click="set.takeTheirs">Open theirs, lose mine</button> ·
         <button class="word" @click="saveAsOther">Save mine under another name</button>
       </template>
     </p>
     <p v-if="broughtBack" class="notice calm" role="status">
       Your changes of {{ broughtBack }} that were not saved are back.
-      <button class="word" @click="putAway">Go back to what is saved</button>
+      <button class="word" @click="set.putAway">Go back to what is saved</button>
+    </p>
+    <p v-if="lookedAt" class="notice calm" role="status">
+      You are looking at version {{ lookedAt.version }}; it cannot be changed here.
+      <button class="word" @click="bringBack">Bring it back</button> ·
+      <button class="word" @click="lookedAt = undefined">Go back to the newest</button>
     </p>
     <p v-if="levelsProblem" class="notice" role="alert">{{ levelsProblem }}</p>
 
@@ -322,7 +310,7 @@ const KEYS = [
       v-model:settings="settings"
       :document="document"
       :fields="vocabulary.person"
-      @change="history.change($event)"
+      @change="change($event)"
     />
     <RibbonStrip
       v-if="loaded && ribbon"
@@ -340,8 +328,9 @@ const KEYS = [
           :findings="findings"
           :vocabulary="vocabulary"
           :as-of="asOf"
-          @change="(next, key) => history.change(next, key)"
+          @change="change"
           @who="behind = $event"
+          @shared="set.takeTermSet"
         />
       </div>
       <WhoPanel
@@ -354,13 +343,21 @@ const KEYS = [
     </div>
 
     <VersionsDialog
-      v-if="savedVersion !== undefined"
+      v-if="state"
       :id="id"
       v-model:visible="versionsShown"
-      :newest="savedVersion"
-      @bring="bringBack"
+      :newest="state.version"
+      @look="look"
     />
-    <SetTextDialog v-model:visible="textShown" :document="document" @use="history.change($event)" />
+    <PublishDialog
+      :id="document.id || 'new-set'"
+      v-model:visible="publishShown"
+      :document="document"
+      :publishing="saving"
+      :problem="problem"
+      @publish="publish"
+    />
+    <SetTextDialog v-model:visible="textShown" :document="document" @use="change($event)" />
     <Dialog v-model:visible="keysShown" modal header="Keys of the bench">
       <dl class="keys">
         <template v-for="[key, what] in KEYS" :key="key">

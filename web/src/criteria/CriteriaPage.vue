@@ -4,10 +4,12 @@ import { useSession } from '@/session'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, ref, shallowRef, useTemplateRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import type { CriteriaDocument } from './document'
 import { documentOf } from './files'
 import { hasKeptDraft, NEW, useKeptDraft } from './keptDraft'
+import OpenFileDialog from './OpenFileDialog.vue'
 import { setsQuery } from './sets'
 
 const router = useRouter()
@@ -20,20 +22,31 @@ const { data, error } = useQuery(setsQuery)
 
 const sets = computed(() => {
   const words = find.value.trim().toLowerCase()
-  return (data.value ?? []).filter((set) =>
-    `${set.name} ${set.purpose}`.toLowerCase().includes(words),
-  )
+  return (data.value ?? [])
+    .filter((set) => `${set.name} ${set.purpose}`.toLowerCase().includes(words))
+    .sort((one, other) => Number(one.retired) - Number(other.retired))
 })
 
 async function remove(set: Schemas['SetSummary']) {
-  if (!window.confirm(`Remove “${set.name}”? Its list goes with it; the records stay.`)) {
+  if (!window.confirm(`Remove “${set.name}”? It was never published, so nothing hangs on it.`)) {
     return
   }
+  await act(`/api/criteria/${encodeURIComponent(set.id)}`, set, { method: 'DELETE' })
+}
+
+async function retire(set: Schemas['SetSummary'], retired: boolean) {
+  await act(`/api/criteria/${encodeURIComponent(set.id)}/retired`, set, {
+    method: 'PUT',
+    body: JSON.stringify({ retired }),
+    headers: { 'Content-Type': 'application/json' },
+  })
+}
+
+async function act(address: string, set: Schemas['SetSummary'], options: RequestInit) {
   try {
-    await send(`/api/criteria/${encodeURIComponent(set.id)}`, {
-      method: 'DELETE',
-      headers: { 'If-Match': `"${String(set.version)}"` },
-    })
+    const headers = new Headers(options.headers)
+    headers.set('If-Match', `"${String(set.revision)}"`)
+    await send(address, { ...options, headers })
     problem.value = ''
   } catch (failure) {
     problem.value = sentenceOf(failure)
@@ -42,33 +55,44 @@ async function remove(set: Schemas['SetSummary']) {
   await queries.invalidateQueries({ queryKey: ['lists'] })
 }
 
+function standing(set: Schemas['SetSummary']): string {
+  const version = set.version ? `version ${String(set.version)}` : 'never published'
+  return `${set.draft && set.version ? `draft after ${version}` : version}, ${set.changedBy}, ${when(set.changedAt)}`
+}
+
 const file = useTemplateRef('file')
 const draftId = ref(NEW)
 const draft = useKeptDraft(account, draftId)
 
-/** A file is put on the bench, over the set of its id where there is one; nothing is saved by that. */
+// A file is looked at first, and put on the bench then; nothing is saved by that.
+const opened = shallowRef<CriteriaDocument>()
+
 async function openFile(event: Event) {
   const input = event.target as HTMLInputElement
   const chosen = input.files?.[0]
   try {
     if (chosen) {
-      const document = documentOf(await chosen.text())
-      const known = data.value?.find((set) => set.id === document.id)
-      draftId.value = known?.id ?? NEW
-      await nextTick()
-      if (
-        !draft.value ||
-        window.confirm('There are changes here that are not saved. Leave them?')
-      ) {
-        draft.value = { document, version: known?.version, at: new Date().toISOString() }
-        await router.push(`/criteria/${encodeURIComponent(draftId.value)}`)
-      }
+      opened.value = documentOf(await chosen.text())
       problem.value = ''
     }
   } catch (failure) {
     problem.value = sentenceOf(failure)
   } finally {
     input.value = ''
+  }
+}
+
+/** Over the set that is given, else as a new one. */
+async function putOnBench(document: CriteriaDocument, over: Schemas['SetSummary'] | undefined) {
+  draftId.value = over?.id ?? NEW
+  await nextTick()
+  if (!draft.value || window.confirm('There are changes here that are not saved. Leave them?')) {
+    draft.value = {
+      document: over ? document : { ...document, id: '' },
+      revision: over?.revision,
+      at: new Date().toISOString(),
+    }
+    await router.push(`/criteria/${encodeURIComponent(draftId.value)}`)
   }
 }
 
@@ -105,16 +129,25 @@ function when(iso: string): string {
     </p>
     <p v-else-if="data && sets.length === 0">No set’s name or purpose holds “{{ find }}”.</p>
     <ul v-else class="sets">
-      <li v-for="set in sets" :key="set.id">
+      <li v-for="set in sets" :key="set.id" :class="{ retired: set.retired }">
         <RouterLink :to="`/criteria/${encodeURIComponent(set.id)}`">{{ set.name }}</RouterLink>
         <span>{{ set.purpose }}</span>
         <span class="quiet">
-          version {{ set.version }}, {{ set.changedBy }}, {{ when(set.changedAt) }}
+          {{ standing(set) }}
           <strong v-if="hasKeptDraft(account, set.id)">changes not saved</strong>
         </span>
-        <button class="word" @click="remove(set)">Remove</button>
+        <button v-if="set.version === 0" class="word" @click="remove(set)">Remove</button>
+        <button v-else class="word" @click="retire(set, !set.retired)">
+          {{ set.retired ? 'Take back' : 'Retire' }}
+        </button>
       </li>
     </ul>
+    <OpenFileDialog
+      :document="opened"
+      :sets="data ?? []"
+      @close="opened = undefined"
+      @put="putOnBench"
+    />
   </div>
 </template>
 
@@ -133,6 +166,10 @@ function when(iso: string): string {
   gap: 14px;
   padding: 8px 14px;
   border-bottom: 1px solid #eee5d2;
+}
+
+.retired {
+  opacity: 0.65;
 }
 
 .sets a {

@@ -19,6 +19,7 @@ import {
   neighbour,
   putTermSet,
   removeCriterion,
+  termSetsOf,
   withKey,
   type CriteriaDocument,
   type Criterion,
@@ -37,6 +38,7 @@ import { setsQuery } from './sets'
 import SheetDialogs from './SheetDialogs.vue'
 import SheetResult from './SheetResult.vue'
 import SlotEditor from './SlotEditor.vue'
+import { namedIn, replaceTermSet, sharedQuery, withShared } from './termsets'
 import { TypedLine, withTermSets } from './typed'
 import type { Behind } from './who'
 
@@ -52,6 +54,8 @@ const { document, levels, before, findings, vocabulary, asOf } = defineProps<{
 const emit = defineEmits<{
   change: [document: CriteriaDocument, key?: string]
   who: [behind: Behind]
+  /** A term set was changed for all sets. */
+  shared: [saved: Schemas['TermSetSaved']]
 }>()
 
 type Control = NonNullable<Schemas['PhraseView']['control']>
@@ -199,6 +203,7 @@ function removePart(at: Place, pointer: string) {
 const adding = ref<Section>('INCLUDE')
 const addMenu = useTemplateRef('addMenu')
 const { data: sets } = useQuery(setsQuery)
+const { data: sharedTermSets } = useQuery(sharedQuery)
 const otherSet = computed(() => sets.value?.find((set) => set.id !== document.id))
 const addItems = computed(() => [
   ...NEW_TESTS.map((one) => ({ label: one.name, command: () => add(one.test(), one.word) })),
@@ -230,8 +235,13 @@ function add(test: JsonObject, word: string) {
 // Typing.
 const typedLines = useTemplateRef('typedLines')
 
-function addTyped(section: Section, test: JsonObject, termSets: TermSet[], words: string) {
-  emit('change', addCriterion(withTermSets(document, termSets), section, test, words))
+/** What may be named in typing: the shared term sets too, which come into the set when they are used. */
+const nameable = computed(() => withShared(document, sharedTermSets.value ?? []))
+
+function addTyped(section: Section, test: JsonObject, made: TermSet[], words: string) {
+  const named = namedIn(test)
+  const used = termSetsOf(withTermSets(nameable.value, made)).filter((one) => named.has(one.id))
+  emit('change', addCriterion(withTermSets(document, used), section, test, words))
 }
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
@@ -322,16 +332,17 @@ function editRoster(id: string | undefined) {
   dialogs.value?.openRoster(id)
 }
 
-function useTermSet(saved: TermSet, isNew: boolean) {
-  const next = putTermSet(document, saved)
+function useTermSet(saved: TermSet, of: string | undefined) {
+  if (of !== undefined) {
+    emit('change', replaceTermSet(document, of, saved))
+    return
+  }
   emit(
     'change',
-    isNew
-      ? withEdited(next, (selection) => ({
-          ...selection,
-          terms: [...((selection.terms as string[] | undefined) ?? []), saved.id],
-        }))
-      : next,
+    withEdited(putTermSet(document, saved), (selection) => ({
+      ...selection,
+      terms: [...((selection.terms as string[] | undefined) ?? []), saved.id],
+    })),
   )
 }
 
@@ -479,11 +490,11 @@ function withEdited(
       </ul>
       <TypedLine
         ref="typedLines"
-        :document="document"
+        :document="nameable"
         :as-of="asOf"
         :label="`Type a criterion: ${NAMES[section].toLowerCase()}`"
         :example="EXAMPLES[section]"
-        @add="(test, termSets, words) => addTyped(section, test, termSets, words)"
+        @add="(test, made, words) => addTyped(section, test, made, words)"
       />
     </section>
 
@@ -519,6 +530,7 @@ function withEdited(
       :document="document"
       :person-fields="vocabulary.person"
       @term-set="useTermSet"
+      @shared="emit('shared', $event)"
       @roster="useRoster"
     />
   </div>

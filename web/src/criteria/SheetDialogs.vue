@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
 import { computed, ref } from 'vue'
-import { termSetsOf, type CriteriaDocument, type TermSet } from './document'
+import { termSetsOf, type CriteriaDocument, type JsonObject, type TermSet } from './document'
 import RosterDialog from './RosterDialog.vue'
 import { rostersOf, type Roster } from './rosters'
-import TermSetDialog from './TermSetDialog.vue'
+import { TermSetDialog } from './termsets'
 
 /** What a sheet names and keeps beside its sentences: term sets and rosters, each changed in a dialog. */
 const { document } = defineProps<{
@@ -12,7 +12,9 @@ const { document } = defineProps<{
   personFields: Schemas['FieldWords'][]
 }>()
 const emit = defineEmits<{
-  termSet: [saved: TermSet, isNew: boolean]
+  /** @param of the id of the term set that it takes the place of; nothing where it is new */
+  termSet: [saved: TermSet, of: string | undefined]
+  shared: [saved: Schemas['TermSetSaved']]
   roster: [saved: Roster, isNew: boolean]
 }>()
 
@@ -28,9 +30,12 @@ const rosters = computed(() => rostersOf(document))
 const roster = computed(() => rosters.value.find((one) => one.id === rosterId.value))
 const rosterIds = computed(() => new Set(rosters.value.map((one) => one.id)))
 
-/** Opens one of the document's, or a new one. */
-function openTermSet(id: string | undefined) {
+const extra = ref<JsonObject>()
+
+/** Opens one of the document's, or a new one; with a member to begin with. */
+function openTermSet(id: string | undefined, member?: JsonObject) {
   termSetId.value = id
+  extra.value = member
   termSetShown.value = true
 }
 
@@ -48,7 +53,9 @@ defineExpose({ openTermSet, openRoster })
     v-model:visible="termSetShown"
     :term-set="termSet"
     :taken="termSetIds"
-    @save="emit('termSet', $event, termSet === undefined)"
+    :extra="extra"
+    @save="emit('termSet', $event, termSet?.id)"
+    @shared="emit('shared', $event)"
   />
   <RosterDialog
     v-model:visible="rosterShown"

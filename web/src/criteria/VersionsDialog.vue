@@ -7,10 +7,10 @@ import Dialog from 'primevue/dialog'
 import { computed, ref } from 'vue'
 import type { CriteriaDocument } from './document'
 
-/** The versions of a saved set; one of them can be brought back to the bench. */
+/** The published versions of a set; each can be looked at. */
 const visible = defineModel<boolean>('visible', { required: true })
 const { id, newest } = defineProps<{ id: string; newest: number }>()
-const emit = defineEmits<{ bring: [document: CriteriaDocument, version: number] }>()
+const emit = defineEmits<{ look: [document: CriteriaDocument, version: number] }>()
 
 const address = computed(() => `/api/criteria/${encodeURIComponent(id)}/versions`)
 const problem = ref('')
@@ -21,9 +21,9 @@ const { data: versions, error } = useQuery({
   enabled: visible,
 })
 
-async function bring(version: number) {
+async function look(version: number) {
   try {
-    emit('bring', await send<CriteriaDocument>(`${address.value}/${String(version)}`), version)
+    emit('look', await send<CriteriaDocument>(`${address.value}/${String(version)}`), version)
     problem.value = ''
     visible.value = false
   } catch (failure) {
@@ -35,6 +35,7 @@ async function bring(version: number) {
 <template>
   <Dialog v-model:visible="visible" modal header="Versions" :style="{ width: '760px' }">
     <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
+    <p v-if="versions?.length === 0" class="quiet">It was never published.</p>
     <ol>
       <li v-for="one in versions" :key="one.version">
         <strong>Version {{ one.version }}</strong>
@@ -44,10 +45,10 @@ async function bring(version: number) {
             >: {{ count(one.joined) }} joined, {{ count(one.left) }} left by it</template
           >
         </span>
-        <button v-if="one.version !== newest" class="word" @click="bring(one.version)">
-          Bring it back
+        <button class="word" @click="look(one.version)">
+          Look at it<template v-if="one.version === newest">, the newest</template>
         </button>
-        <span v-else class="quiet">the newest</span>
+        <p v-if="one.note" class="note">“{{ one.note }}”</p>
         <ul v-if="one.changes.length">
           <li v-for="change in one.changes" :key="change">{{ change }}</li>
         </ul>
@@ -57,6 +58,11 @@ async function bring(version: number) {
 </template>
 
 <style scoped>
+.note {
+  grid-column: 1 / -1;
+  margin: 0;
+}
+
 ol {
   list-style: none;
   margin: 0;

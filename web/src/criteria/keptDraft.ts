@@ -8,8 +8,8 @@ export const NEW = 'new'
 /** A set as it was being changed when it was last looked at. */
 export interface KeptDraft {
   document: CriteriaDocument
-  /** The saved version that it was made from; none for a new set. */
-  version?: number
+  /** The revision that it was made from; none for a new set. */
+  revision?: number
   /** When it was last changed, as an instant. */
   at: string
 }

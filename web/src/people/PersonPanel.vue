@@ -10,7 +10,7 @@ import TimeLine from './TimeLine.vue'
 const { view, asOf } = defineProps<{ view: Schemas['PersonView']; asOf: string }>()
 
 const SECTIONS = { INCLUDE: 'Include', EXCLUDE: 'Exclude', SHOULD_HAVE: 'Should have' } as const
-const HIDDEN = new Set(['person id', 'family name', 'given name', 'birth date', 'provider', 'site'])
+const HIDDEN = new Set(['id', 'family name', 'given name', 'birth date', 'provider', 'site'])
 
 function recordsOf(reason: Schemas['ReasonView']): number[] {
   const nearest = reason.nearest === undefined ? [] : [reason.nearest]

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { TermSetList } from '@/criteria'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords, timeWords } from '@/days'
 import { count } from '@/stick'
@@ -80,6 +81,7 @@ const { data, error } = useQuery({
           </table>
         </section>
       </div>
+      <TermSetList class="term-sets" />
     </template>
   </div>
 </template>
@@ -108,5 +110,9 @@ td {
 
 .number {
   text-align: right;
+}
+
+.term-sets {
+  margin-top: 18px;
 }
 </style>

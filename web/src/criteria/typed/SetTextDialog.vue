@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import Textarea from 'primevue/textarea'
 import { computed, nextTick, ref, watch } from 'vue'
 import { evaluable, type CriteriaDocument } from '../document'
+import { sharedQuery, withShared } from '../termsets'
 
 /** The whole set as text: to be read, copied, changed, or pasted over. */
 const visible = defineModel<boolean>('visible', { required: true })
@@ -13,6 +15,7 @@ const emit = defineEmits<{ use: [document: CriteriaDocument] }>()
 
 type Mistake = Schemas['MistakeView']
 
+const { data: sharedTermSets } = useQuery(sharedQuery)
 const text = ref('')
 const shown = ref('')
 const mistakes = ref<Mistake[]>([])
@@ -53,7 +56,7 @@ async function use() {
   problem.value = ''
   try {
     const answer = await sendJson<Schemas['PastedAnswer']>('POST', '/api/bench/text/read', {
-      document: evaluable(document),
+      document: evaluable(withShared(document, sharedTermSets.value ?? [])),
       text: text.value,
     })
     mistakes.value = answer.mistakes

@@ -37,6 +37,12 @@ public final class People {
         return view;
     }
 
+    /** Publishes a new set. */
+    public static void publish(Visitor coordinator, String id, String document) throws Exception {
+        coordinator.put("/api/criteria/" + id, document, "");
+        coordinator.post("/api/criteria/" + id + "/publish", "{\"note\": \"\"}", "\"1\"");
+    }
+
     private static Visitor signedIn(Role role) throws Exception {
         RunningServer server = RunningServer.shared();
         String name = "person" + NUMBER.incrementAndGet();

@@ -86,6 +86,13 @@ public final class RunningServer {
             return send(request(path).header("Content-Type", "application/json").POST(BodyPublishers.ofString(body)));
         }
 
+        public Reply post(String path, String body, String ifMatch) throws Exception {
+            return send(request(path)
+                    .header("Content-Type", "application/json")
+                    .header("If-Match", ifMatch)
+                    .POST(BodyPublishers.ofString(body)));
+        }
+
         public Reply put(String path, String body, String ifMatch) throws Exception {
             HttpRequest.Builder request = request(path).header("Content-Type", "application/json");
             if (!ifMatch.isEmpty()) {

@@ -11,7 +11,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 
 /** Term sets bound to the dictionaries of a population: which codes, texts and keywords of the records are meant. */
-final class TermMatcher {
+public final class TermMatcher {
     private final Events events;
     /** Codes that match in any system. */
     private final BitSet codes = new BitSet();
@@ -21,11 +21,11 @@ final class TermMatcher {
     private final BitSet texts = new BitSet();
     private final BitSet keywordSets = new BitSet();
 
-    TermMatcher(List<TermSet> termSets, Events events) {
+    public TermMatcher(List<TermSet> termSets, Events events) {
         this(termSets.stream().flatMap(set -> set.members().stream()).distinct(), events);
     }
 
-    TermMatcher(Stream<TermSet.Member> members, Events events) {
+    public TermMatcher(Stream<TermSet.Member> members, Events events) {
         this.events = events;
         members.forEach(this::add);
     }
@@ -35,7 +35,7 @@ final class TermMatcher {
         return codes.isEmpty() && codesOfSystems.isEmpty() && texts.isEmpty() && keywordSets.isEmpty();
     }
 
-    boolean matches(int concept) {
+    public boolean matches(int concept) {
         Concepts concepts = events.concepts();
         int code = concepts.code(concept);
         if (codes.get(code) || texts.get(concepts.text(concept)) || keywordSets.get(concepts.keywords(concept))) {

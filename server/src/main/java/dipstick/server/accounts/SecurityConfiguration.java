@@ -1,9 +1,5 @@
 package dipstick.server.accounts;
 
-import static org.springframework.http.HttpMethod.DELETE;
-import static org.springframework.http.HttpMethod.GET;
-import static org.springframework.http.HttpMethod.PUT;
-
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import jakarta.servlet.http.HttpServletResponse;
@@ -36,13 +32,13 @@ class SecurityConfiguration {
         http.authorizeHttpRequests(
                 requests -> requests.requestMatchers("/api/session", "/api/sign-in", "/api/first-account")
                         .permitAll()
-                        .requestMatchers("/api/imports/**", "/api/bench/**", "/api/people/**")
-                        .hasRole(coordinator)
-                        .requestMatchers(PUT, "/api/criteria/**")
-                        .hasRole(coordinator)
-                        .requestMatchers(DELETE, "/api/criteria/**")
-                        .hasRole(coordinator)
-                        .requestMatchers(GET, "/api/criteria/**")
+                        .requestMatchers(
+                                "/api/imports/**",
+                                "/api/bench/**",
+                                "/api/people/**",
+                                "/api/criteria/**",
+                                "/api/term-sets/**",
+                                "/api/records/terms")
                         .hasRole(coordinator)
                         .requestMatchers("/api/**", "/v3/**")
                         .authenticated()

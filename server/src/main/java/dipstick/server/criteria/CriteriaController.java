@@ -1,22 +1,27 @@
 package dipstick.server.criteria;
 
 import dipstick.core.criteria.InvalidCriteria;
+import dipstick.core.criteria.MemberReferences;
 import dipstick.core.criteria.Problem;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.records.Views;
+import dipstick.server.web.EntityTag;
 import dipstick.server.web.Problems;
 import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Pattern;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
@@ -25,12 +30,10 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 
-/** The saved criteria sets. A change names the version it was made to, as an entity tag (RFC 9110, If-Match). */
+/** The saved criteria sets. A change names the revision it was made to, as an entity tag (RFC 9110, If-Match). */
 @RestController
 @RequestMapping("/api/criteria")
 class CriteriaController {
-    private static final Pattern TAG = Pattern.compile("\"(\\d{1,9})\"");
-
     private final CriteriaSets sets;
     private final Accounts accounts;
     private final Views views;
@@ -41,9 +44,34 @@ class CriteriaController {
         this.views = views;
     }
 
-    record SetSummary(String id, String name, String purpose, int version, String changedAt, String changedBy) {}
+    /**
+     * @param version how often it was published
+     * @param draft whether it is being changed, or was never published
+     */
+    record SetSummary(
+            String id,
+            String name,
+            String purpose,
+            int version,
+            int revision,
+            boolean draft,
+            boolean retired,
+            String changedAt,
+            String changedBy) {}
 
-    record SetDocument(int version, String changedAt, String changedBy, JsonNode document) {}
+    /** @param document what is being changed, else what is published */
+    record SetDocument(
+            int version,
+            int revision,
+            boolean draft,
+            boolean retired,
+            String changedAt,
+            String changedBy,
+            JsonNode document) {}
+
+    record Publishing(@NotNull @Size(max = 2000) String note) {}
+
+    record Retiring(boolean retired) {}
 
     @GetMapping
     List<SetSummary> all() {
@@ -51,8 +79,11 @@ class CriteriaController {
                 .map(set -> new SetSummary(
                         set.id(),
                         set.name(),
-                        set.json().path("purpose").asString(""),
+                        set.latest().path("purpose").asString(""),
                         set.version(),
+                        set.revision(),
+                        set.hasDraft(),
+                        set.retired(),
                         set.changedAt().toString(),
                         accounts.displayName(set.changedBy())))
                 .toList();
@@ -63,38 +94,79 @@ class CriteriaController {
         return answer(sets.get(id));
     }
 
+    /** Saves what is being changed, also while something in it is wrong; its list stays as it is published. */
     @PutMapping("/{id}")
     ResponseEntity<SetDocument> save(
             @PathVariable String id,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Schema(nullable = true) String ifMatch,
             @RequestBody JsonNode document,
             Principal who) {
-        check(id, document);
         String name = document.path("name").asString("");
-        Optional<Integer> expected = Optional.ofNullable(ifMatch).map(CriteriaController::version);
-        return answer(sets.save(id, name, document, expected, who.getName()));
+        if (!document.path("id").asString("").equals(id) || name.isBlank()) {
+            throw Problems.refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "other-id",
+                    "The document needs a name, and its id must be that of the address.");
+        }
+        Optional<Integer> expected = Optional.ofNullable(ifMatch).map(EntityTag::number);
+        return answer(sets.saveDraft(id, name, document, expected, who.getName()));
+    }
+
+    /** Publishes the draft, which the list then follows. */
+    @PostMapping("/{id}/publish")
+    ResponseEntity<SetDocument> publish(
+            @PathVariable String id,
+            @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch,
+            @Valid @RequestBody Publishing publishing,
+            Principal who) {
+        check(sets.get(id).latest());
+        return answer(sets.publish(id, EntityTag.number(ifMatch), publishing.note(), who.getName()));
+    }
+
+    /** Goes back to what is published. */
+    @DeleteMapping("/{id}/draft")
+    ResponseEntity<SetDocument> dropDraft(
+            @PathVariable String id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch, Principal who) {
+        return answer(sets.dropDraft(id, EntityTag.number(ifMatch), who.getName()));
+    }
+
+    @PutMapping("/{id}/retired")
+    ResponseEntity<SetDocument> retire(
+            @PathVariable String id,
+            @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch,
+            @RequestBody Retiring retiring,
+            Principal who) {
+        return answer(sets.retire(id, retiring.retired(), EntityTag.number(ifMatch), who.getName()));
     }
 
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(@PathVariable String id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch, Principal who) {
-        sets.remove(id, version(ifMatch), who.getName());
+        sets.remove(id, EntityTag.number(ifMatch), who.getName());
     }
 
-    /** A set is saved only if it can be evaluated, so that every list that is opened can be. */
-    private void check(String id, JsonNode document) {
-        if (!document.path("id").asString("").equals(id)) {
-            throw Problems.refused(
-                    HttpStatus.UNPROCESSABLE_CONTENT, "other-id", "The document's id is not that of the address.");
-        }
+    /** A set is published only if it can be evaluated, so that every list that is opened can be. */
+    private void check(JsonNode document) {
         try {
             sets.read(document, Map.of(), views.current().population().personFields());
         } catch (InvalidCriteria invalid) {
             throw Problems.refused(
                     HttpStatus.UNPROCESSABLE_CONTENT,
                     "invalid-criteria",
-                    "This set cannot be evaluated, so it was not saved. What is wrong is listed; nothing is lost.",
+                    "This set cannot be evaluated, so it was not published. What is wrong is listed; the draft is kept.",
                     errors(invalid));
+        }
+        List<String> unpublished = sets.all().stream()
+                .filter(set ->
+                        !set.isPublished() && MemberReferences.namedIn(document).contains(set.id()))
+                .map(SavedSet::name)
+                .toList();
+        if (!unpublished.isEmpty()) {
+            throw Problems.refused(
+                    HttpStatus.CONFLICT,
+                    "names-unpublished",
+                    "This set names " + String.join(", ", unpublished)
+                            + ", which was never published. Publish that first; the draft is kept.");
         }
     }
 
@@ -105,19 +177,16 @@ class CriteriaController {
                 .toList();
     }
 
-    private static int version(String tag) {
-        var form = TAG.matcher(tag);
-        if (!form.matches()) {
-            throw Problems.refused(
-                    HttpStatus.BAD_REQUEST, "bad-version", "If-Match should be a version in quotes, such as \"3\".");
-        }
-        return Integer.parseInt(form.group(1));
-    }
-
     private ResponseEntity<SetDocument> answer(SavedSet set) {
         return ResponseEntity.ok()
-                .eTag("\"" + set.version() + "\"")
+                .eTag(EntityTag.of(set.revision()))
                 .body(new SetDocument(
-                        set.version(), set.changedAt().toString(), accounts.displayName(set.changedBy()), set.json()));
+                        set.version(),
+                        set.revision(),
+                        set.hasDraft(),
+                        set.retired(),
+                        set.changedAt().toString(),
+                        accounts.displayName(set.changedBy()),
+                        set.latest()));
     }
 }

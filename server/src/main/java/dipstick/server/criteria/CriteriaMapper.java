@@ -10,7 +10,8 @@ import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface CriteriaMapper {
-    String COLUMNS = "id, name, document, version, changed_at, changed_by";
+    String COLUMNS = "id, name, document, version, draft, revision, retired, changed_at, changed_by";
+    String VERSION_COLUMNS = "id, name, document, version, note, changed_at, changed_by";
 
     @Select("SELECT " + COLUMNS + " FROM criteria_set ORDER BY name, id")
     List<SavedSet> all();
@@ -19,34 +20,31 @@ interface CriteriaMapper {
     Optional<SavedSet> find(String id);
 
     @Insert("""
-            INSERT INTO criteria_set (id, name, document, version, changed_at, changed_by)
-            VALUES (#{id}, #{name}, #{document}, #{version}, #{changedAt}, #{changedBy})
+            INSERT INTO criteria_set (id, name, document, version, draft, revision, retired, changed_at, changed_by)
+            VALUES (#{id}, #{name}, #{document}, #{version}, #{draft}, #{revision}, #{retired}, #{changedAt}, #{changedBy})
             """)
     int insert(SavedSet set);
 
-    /** Changes the set if it is still at the version before; else no row. */
+    /** Changes the set if it is still at the revision before; else no row. */
     @Update("""
-            UPDATE criteria_set SET name = #{name}, document = #{document}, version = #{version},
-                changed_at = #{changedAt}, changed_by = #{changedBy}
-            WHERE id = #{id} AND version = #{version} - 1
+            UPDATE criteria_set SET name = #{name}, document = #{document}, version = #{version}, draft = #{draft},
+                revision = #{revision}, retired = #{retired}, changed_at = #{changedAt}, changed_by = #{changedBy}
+            WHERE id = #{id} AND revision = #{revision} - 1
             """)
     int update(SavedSet set);
 
     @Insert("""
-            INSERT INTO criteria_version (id, name, document, version, changed_at, changed_by)
-            VALUES (#{id}, #{name}, #{document}, #{version}, #{changedAt}, #{changedBy})
+            INSERT INTO criteria_version (id, name, document, version, note, changed_at, changed_by)
+            VALUES (#{id}, #{name}, #{document}, #{version}, #{note}, #{changedAt}, #{changedBy})
             """)
-    int insertVersion(SavedSet set);
+    int insertVersion(PublishedVersion version);
 
-    @Select("SELECT " + COLUMNS + " FROM criteria_version WHERE id = #{id} ORDER BY version")
-    List<SavedSet> versions(String id);
+    @Select("SELECT " + VERSION_COLUMNS + " FROM criteria_version WHERE id = #{id} ORDER BY version")
+    List<PublishedVersion> versions(String id);
 
-    @Select("SELECT " + COLUMNS + " FROM criteria_version WHERE id = #{id} AND version = #{version}")
-    Optional<SavedSet> version(String id, int version);
+    @Select("SELECT " + VERSION_COLUMNS + " FROM criteria_version WHERE id = #{id} AND version = #{version}")
+    Optional<PublishedVersion> version(String id, int version);
 
-    @Delete("DELETE FROM criteria_version WHERE id = #{id}")
-    int deleteVersions(String id);
-
-    @Delete("DELETE FROM criteria_set WHERE id = #{id} AND version = #{version}")
-    int delete(String id, int version);
+    @Delete("DELETE FROM criteria_set WHERE id = #{id} AND revision = #{revision} AND version = 0")
+    int delete(String id, int revision);
 }

@@ -15,6 +15,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -29,32 +31,53 @@ public class CriteriaSets {
     private final Accounts accounts;
     private final AuditLog audit;
     private final Today today;
+    private final ApplicationEventPublisher published;
 
-    CriteriaSets(CriteriaMapper sets, Accounts accounts, AuditLog audit, Today today) {
+    CriteriaSets(
+            CriteriaMapper sets, Accounts accounts, AuditLog audit, Today today, ApplicationEventPublisher published) {
         this.sets = sets;
         this.accounts = accounts;
         this.audit = audit;
         this.today = today;
+        this.published = published;
     }
 
+    /** All of them, those out of use too. */
     public List<SavedSet> all() {
         return sets.all();
     }
 
-    public SavedSet get(String id) {
-        return sets.find(id)
-                .orElseThrow(() -> Problems.refused(
-                        HttpStatus.NOT_FOUND,
-                        "no-such-set",
-                        "There is no criteria set of this name any more. Somebody may have removed it."));
+    /** Those that have a list. */
+    public List<SavedSet> inForce() {
+        return sets.all().stream().filter(SavedSet::isInForce).toList();
     }
 
-    /** All versions of a set, the first one first. */
-    List<SavedSet> versions(String id) {
+    public SavedSet get(String id) {
+        return sets.find(id).orElseThrow(CriteriaSets::noSuchSet);
+    }
+
+    Optional<SavedSet> find(String id) {
+        return sets.find(id);
+    }
+
+    /** The set of a list. */
+    public SavedSet getInForce(String id) {
+        return sets.find(id).filter(SavedSet::isInForce).orElseThrow(CriteriaSets::noSuchSet);
+    }
+
+    private static ErrorResponseException noSuchSet() {
+        return Problems.refused(
+                HttpStatus.NOT_FOUND,
+                "no-such-set",
+                "There is no criteria set of this name any more. Somebody may have removed or retired it.");
+    }
+
+    /** All versions that were published, the first one first. */
+    List<PublishedVersion> versions(String id) {
         return sets.versions(get(id).id());
     }
 
-    SavedSet version(String id, int version) {
+    PublishedVersion version(String id, int version) {
         return sets.version(id, version)
                 .orElseThrow(() -> Problems.refused(
                         HttpStatus.NOT_FOUND, "no-such-version", "This set has no version " + version + "."));
@@ -79,8 +102,9 @@ public class CriteriaSets {
                     || sources.stream().anyMatch(source -> source.id().equals(id));
             Optional<SavedSet> saved = known ? Optional.empty() : sets.find(id);
             if (saved.isPresent()) {
+                SavedSet named = saved.get();
                 CriteriaSource source =
-                        new CriteriaSource(saved.get().name(), saved.get().json());
+                        new CriteriaSource(named.name(), named.isPublished() ? named.json() : named.latest());
                 sources.add(source);
                 addNamed(source.json(), from, sources);
             }
@@ -88,22 +112,130 @@ public class CriteriaSets {
     }
 
     /**
-     * Saves a document that was checked before.
+     * Saves what is being changed; the published version and its list stay as they are.
      *
-     * @param expectedVersion the version that the change was made to; nothing for a new set
+     * @param expected the revision that the change was made to; nothing for a new set
      */
     @Transactional
-    public SavedSet save(String id, String name, JsonNode document, Optional<Integer> expectedVersion, String who) {
-        int version = expectedVersion.orElse(0) + 1;
-        SavedSet saved = new SavedSet(id, name, document.toString(), version, today.now(), who);
-        if (expectedVersion.isEmpty()) {
-            insert(saved);
-        } else if (sets.update(saved) != 1) {
-            throw conflict(id);
+    public SavedSet saveDraft(String id, String name, JsonNode document, Optional<Integer> expected, String who) {
+        String draft = document.toString();
+        if (expected.isEmpty()) {
+            SavedSet first = new SavedSet(id, name, "", 0, draft, 1, false, today.now(), who);
+            insert(first);
+            audit.record(who, Act.CRITERIA_SAVED, id + ", draft");
+            return first;
         }
-        sets.insertVersion(saved);
-        audit.record(who, Act.CRITERIA_SAVED, id + ", version " + version);
+        SavedSet old = at(id, expected.get());
+        SavedSet saved = update(old.with(name, old.document(), old.version(), draft), who);
+        audit.record(who, Act.CRITERIA_SAVED, id + ", draft");
         return saved;
+    }
+
+    /** Goes back to what is published. */
+    @Transactional
+    SavedSet dropDraft(String id, int expected, String who) {
+        SavedSet old = at(id, expected);
+        if (!old.isPublished()) {
+            throw Problems.refused(
+                    HttpStatus.CONFLICT,
+                    "not-published",
+                    "This set was never published, so there is nothing to go back to.");
+        }
+        String name = old.json().path("name").asString("");
+        SavedSet saved = update(old.with(name, old.document(), old.version(), ""), who);
+        audit.record(who, Act.CRITERIA_SAVED, id + ", draft put away");
+        return saved;
+    }
+
+    /** Makes a draft that was checked before the next version, which the list then follows. */
+    @Transactional
+    public SavedSet publish(String id, int expected, String note, String who) {
+        SavedSet old = at(id, expected);
+        if (!old.hasDraft()) {
+            return old;
+        }
+        SavedSet saved = update(old.with(old.name(), old.draft(), old.version() + 1, ""), who);
+        keepVersion(saved, note);
+        audit.record(who, Act.CRITERIA_PUBLISHED, id + ", version " + saved.version());
+        published.publishEvent(new CriteriaPublished(id, saved.json(), who));
+        return saved;
+    }
+
+    /**
+     * Changes what a set says in all that is kept of it, its draft and its list, as when a term set that it shares is
+     * changed. What does not change is left alone.
+     *
+     * @return the revision before and after; nothing where it says the same
+     */
+    @Transactional
+    public Optional<Rewritten> rewrite(SavedSet set, UnaryOperator<JsonNode> how, String note, String who) {
+        String document = set.isPublished() ? how.apply(set.json()).toString() : "";
+        String draft = set.hasDraft()
+                ? how.apply(SavedSet.parse(set.name(), set.draft())).toString()
+                : "";
+        boolean publishes = !document.equals(set.document());
+        if (!publishes && draft.equals(set.draft())) {
+            return Optional.empty();
+        }
+        int version = publishes ? set.version() + 1 : set.version();
+        SavedSet saved = update(set.with(set.name(), document, version, draft), who);
+        if (publishes) {
+            keepVersion(saved, note);
+            audit.record(who, Act.CRITERIA_PUBLISHED, set.id() + ", version " + version + ": " + note);
+        }
+        return Optional.of(new Rewritten(set.id(), set.revision(), saved.revision()));
+    }
+
+    /** A set that was changed from outside it, with its revision before and after. */
+    public record Rewritten(String id, int before, int after) {}
+
+    /** Takes a set out of use, or back into it. It is kept with its versions. */
+    @Transactional
+    SavedSet retire(String id, boolean retired, int expected, String who) {
+        SavedSet saved = update(at(id, expected).retired(retired), who);
+        audit.record(who, Act.CRITERIA_RETIRED, id + (retired ? "" : ", back in use"));
+        return saved;
+    }
+
+    /** Removes a set that was never published. */
+    @Transactional
+    void remove(String id, int expected, String who) {
+        if (at(id, expected).isPublished()) {
+            throw Problems.refused(
+                    HttpStatus.CONFLICT,
+                    "is-published",
+                    "This set has been published, so it is kept for what was done by it. Retire it instead.");
+        }
+        sets.delete(id, expected);
+        audit.record(who, Act.CRITERIA_REMOVED, id);
+    }
+
+    /** The set where it is still at the revision that a change was made to. */
+    private SavedSet at(String id, int revision) {
+        SavedSet saved = get(id);
+        if (saved.revision() != revision) {
+            throw conflict(saved);
+        }
+        return saved;
+    }
+
+    private SavedSet update(SavedSet next, String who) {
+        SavedSet saved = next.changed(today.now(), who);
+        if (sets.update(saved) != 1) {
+            throw conflict(get(next.id()));
+        }
+        return saved;
+    }
+
+    private void keepVersion(SavedSet saved, String note) {
+        sets.insertVersion(new PublishedVersion(
+                saved.id(),
+                saved.name(),
+                saved.document(),
+                saved.version(),
+                note,
+                saved.changedAt(),
+                saved.changedBy()));
     }
 
     private void insert(SavedSet saved) {
@@ -118,37 +250,12 @@ public class CriteriaSets {
         }
     }
 
-    /** Removes a set that no other names. */
-    @Transactional
-    public void remove(String id, int version, String who) {
-        List<String> namedBy = sets.all().stream()
-                .filter(set -> !set.id().equals(id) && names(set, id))
-                .map(SavedSet::name)
-                .toList();
-        if (!namedBy.isEmpty()) {
-            throw Problems.refused(
-                    HttpStatus.CONFLICT,
-                    "is-named",
-                    "This set cannot be removed: " + String.join(", ", namedBy) + " depends on it.");
-        }
-        if (sets.delete(id, version) != 1) {
-            throw conflict(id);
-        }
-        sets.deleteVersions(id);
-        audit.record(who, Act.CRITERIA_REMOVED, id);
-    }
-
-    private static boolean names(SavedSet set, String id) {
-        return MemberReferences.namedIn(set.json()).contains(id);
-    }
-
-    private ErrorResponseException conflict(String id) {
-        SavedSet other = get(id);
+    private ErrorResponseException conflict(SavedSet other) {
         return Problems.refused(
                 HttpStatus.PRECONDITION_FAILED,
                 "changed-meanwhile",
-                accounts.displayName(other.changedBy()) + " saved version " + other.version()
-                        + " of this set meanwhile. Yours is kept here, not saved: look at theirs, or save yours under"
-                        + " another name.");
+                accounts.displayName(other.changedBy())
+                        + " changed this set meanwhile. Yours is kept here, not saved: look at theirs, or save yours"
+                        + " under another name.");
     }
 }

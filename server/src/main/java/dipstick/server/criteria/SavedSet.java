@@ -5,13 +5,72 @@ import dipstick.core.criteria.InvalidCriteria;
 import java.time.Instant;
 import tools.jackson.databind.JsonNode;
 
-/** A saved criteria set; its document is the JSON of criteria.md section 4. */
-public record SavedSet(String id, String name, String document, int version, Instant changedAt, String changedBy) {
+/**
+ * A saved criteria set; documents are the JSON of criteria.md section 4.
+ *
+ * @param name of the draft, where there is one
+ * @param document as it was last published; empty where it never was
+ * @param version how often it was published
+ * @param draft as it is being changed; empty where nothing is
+ * @param revision how often anything of it was saved, by which changes that cross each other are told
+ * @param retired whether it is out of use: it has no list any more
+ */
+public record SavedSet(
+        String id,
+        String name,
+        String document,
+        int version,
+        String draft,
+        int revision,
+        boolean retired,
+        Instant changedAt,
+        String changedBy) {
+    public boolean isPublished() {
+        return version > 0;
+    }
+
+    /** Whether it has a list: it is published, and in use. */
+    public boolean isInForce() {
+        return isPublished() && !retired;
+    }
+
+    public boolean hasDraft() {
+        return !draft.isEmpty();
+    }
+
+    /** What is published; only of a set that is. */
     public JsonNode json() {
+        return parse(name, document);
+    }
+
+    /** What is being changed, else what is published. */
+    public JsonNode latest() {
+        return hasDraft() ? parse(name, draft) : json();
+    }
+
+    /** The name of its list. */
+    public String publishedName() {
+        return json().path("name").asString(id);
+    }
+
+    SavedSet with(String newName, String newDocument, int newVersion, String newDraft) {
+        return new SavedSet(id, newName, newDocument, newVersion, newDraft, revision, retired, changedAt, changedBy);
+    }
+
+    SavedSet retired(boolean newRetired) {
+        return new SavedSet(id, name, document, version, draft, revision, newRetired, changedAt, changedBy);
+    }
+
+    /** The next revision. */
+    SavedSet changed(Instant at, String who) {
+        return new SavedSet(id, name, document, version, draft, revision + 1, retired, at, who);
+    }
+
+    static JsonNode parse(String name, String document) {
         try {
             return CriteriaSource.parse(name, document).json();
         } catch (InvalidCriteria neverSaved) {
-            throw new IllegalStateException("The saved set " + id + " is no JSON", neverSaved);
+            throw new IllegalStateException("The saved set " + name + " is no JSON", neverSaved);
         }
     }
 }

@@ -14,13 +14,22 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * One version of a saved set, beside the one before it.
+ * One published version of a set, beside the one before it; or a draft, beside what is published.
  *
+ * @param note why it was published
  * @param changes what it says otherwise, in words
  * @param on how many are on its list, over the records of now as of the practice's today
  * @param joined how many of them are not on the list of the version before, and {@code left} those only there
  */
-record SetVersion(int version, String changedAt, String changedBy, List<String> changes, int on, int joined, int left) {
+record SetVersion(
+        int version,
+        String changedAt,
+        String changedBy,
+        String note,
+        List<String> changes,
+        int on,
+        int joined,
+        int left) {
     static int onlyIn(Reading one, Reading other) {
         BitSet only = (BitSet) one.list().yes().clone();
         only.andNot(other.list().yes());

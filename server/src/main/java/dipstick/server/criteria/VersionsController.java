@@ -5,12 +5,16 @@ import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.server.accounts.Accounts;
+import java.security.Principal;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
@@ -20,7 +24,7 @@ import tools.jackson.databind.JsonNode;
 @RequestMapping("/api/criteria/{id}/versions")
 class VersionsController {
     private static final String DOES_NOT_FIT =
-            "It does not fit the records any more, so its people cannot be compared.";
+            "It cannot be evaluated over the records of now, so its people cannot be compared.";
 
     private final CriteriaSets sets;
     private final Evaluators evaluators;
@@ -38,8 +42,8 @@ class VersionsController {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
         List<SetVersion> versions = new ArrayList<>();
         Optional<Reading> before = Optional.empty();
-        for (SavedSet saved : sets.versions(id)) {
-            Optional<Reading> reading = read(saved, evaluator);
+        for (PublishedVersion saved : sets.versions(id)) {
+            Optional<Reading> reading = read(saved.json(), evaluator);
             versions.addFirst(version(saved, before, reading));
             before = reading;
         }
@@ -52,7 +56,23 @@ class VersionsController {
         return sets.version(id, version).json();
     }
 
-    private SetVersion version(SavedSet saved, Optional<Reading> before, Optional<Reading> reading) {
+    /** What a document would change if it were published as this set, which need not be there yet. */
+    @PostMapping("/next")
+    SetVersion next(@PathVariable String id, @RequestBody JsonNode document, Principal who) {
+        Optional<SavedSet> set = sets.find(id).filter(SavedSet::isPublished);
+        Evaluator evaluator = evaluators.asOf(Optional.empty());
+        PublishedVersion next = new PublishedVersion(
+                id,
+                document.path("name").asString(id),
+                document.toString(),
+                set.map(SavedSet::version).orElse(0) + 1,
+                "",
+                Instant.now(),
+                who.getName());
+        return version(next, set.flatMap(one -> read(one.json(), evaluator)), read(document, evaluator));
+    }
+
+    private SetVersion version(PublishedVersion saved, Optional<Reading> before, Optional<Reading> reading) {
         boolean comparable = before.isPresent() && reading.isPresent();
         List<String> changes = comparable
                 ? SetVersion.changes(
@@ -62,16 +82,17 @@ class VersionsController {
                 saved.version(),
                 saved.changedAt().toString(),
                 accounts.displayName(saved.changedBy()),
+                saved.note(),
                 changes,
                 reading.map(one -> one.list().yesCount()).orElse(0),
                 comparable ? SetVersion.onlyIn(reading.get(), before.get()) : 0,
                 comparable ? SetVersion.onlyIn(before.get(), reading.get()) : 0);
     }
 
-    private Optional<Reading> read(SavedSet saved, Evaluator evaluator) {
+    private Optional<Reading> read(JsonNode document, Evaluator evaluator) {
         try {
             CriteriaSet set =
-                    sets.read(saved.json(), Map.of(), evaluator.population().personFields());
+                    sets.read(document, Map.of(), evaluator.population().personFields());
             return Optional.of(evaluator.read(set));
         } catch (InvalidCriteria noLonger) {
             return Optional.empty();

@@ -5,6 +5,7 @@ import dipstick.core.criteria.InvalidCriteria;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.DemoAccounts;
 import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.SavedSet;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
 import dipstick.server.records.RecordsSeed;
@@ -20,6 +21,7 @@ import org.springframework.stereotype.Component;
 /** Fills an empty data folder with the demo practice when the server is started as the demo. */
 @Component
 class DemoStart implements SmartLifecycle {
+    private static final String COORDINATOR = "orla";
     private static final long SEED = 20_261;
 
     private static final List<String> SETS = List.of(
@@ -91,6 +93,8 @@ class DemoStart implements SmartLifecycle {
         }
         String text = new ClassPathResource("demo/" + id + ".json").getContentAsString(StandardCharsets.UTF_8);
         CriteriaSource source = CriteriaSource.parse(id, text);
-        sets.save(id, source.json().path("name").asString(), source.json(), Optional.empty(), "orla");
+        SavedSet draft =
+                sets.saveDraft(id, source.json().path("name").asString(), source.json(), Optional.empty(), COORDINATOR);
+        sets.publish(id, draft.revision(), "", COORDINATOR);
     }
 }

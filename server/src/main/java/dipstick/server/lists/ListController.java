@@ -66,22 +66,23 @@ class ListController {
     @GetMapping
     List<ListSummary> all() {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
-        return sets.all().stream().map(set -> summary(set, evaluator)).toList();
+        return sets.inForce().stream().map(set -> summary(set, evaluator)).toList();
     }
 
     @GetMapping("/{id}")
     ListPage list(@PathVariable String id, @RequestParam Optional<LocalDate> asOf) {
-        SavedSet saved = sets.get(id);
+        SavedSet saved = sets.getInForce(id);
         Evaluator evaluator = evaluators.asOf(asOf);
         CriteriaSet set = read(saved, evaluator);
         audit.record(Act.LIST_READ, id);
-        return new ListPage(id, saved.name(), set.purpose(), evaluator.asOf().toString(), rows(evaluator, set));
+        return new ListPage(
+                id, saved.publishedName(), set.purpose(), evaluator.asOf().toString(), rows(evaluator, set));
     }
 
     @GetMapping(value = "/{id}/csv", produces = "text/csv")
     ResponseEntity<byte[]> csv(@PathVariable String id, @RequestParam Optional<LocalDate> asOf) {
         Evaluator evaluator = evaluators.asOf(asOf);
-        String csv = ListCsv.of(rows(evaluator, read(sets.get(id), evaluator)));
+        String csv = ListCsv.of(rows(evaluator, read(sets.getInForce(id), evaluator)));
         audit.record(Act.LIST_EXPORTED, id + " as of " + evaluator.asOf());
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
@@ -98,7 +99,7 @@ class ListController {
     @GetMapping("/{id}/people/{person}")
     PersonView person(@PathVariable String id, @PathVariable String person, @RequestParam Optional<LocalDate> asOf) {
         Evaluator evaluator = evaluators.asOf(asOf);
-        return people.read(person, evaluator, read(sets.get(id), evaluator));
+        return people.read(person, evaluator, read(sets.getInForce(id), evaluator));
     }
 
     private static List<ListRow> rows(Evaluator evaluator, CriteriaSet set) {
@@ -113,7 +114,7 @@ class ListController {
             Reading reading = evaluator.read(readOrSay(saved, evaluator));
             return new ListSummary(
                     saved.id(),
-                    saved.name(),
+                    saved.publishedName(),
                     reading.set().purpose(),
                     reading.list().yesCount(),
                     reading.list().unsureCount(),
@@ -122,7 +123,7 @@ class ListController {
                     reading.set().shouldHaveInForce().isPresent(),
                     "");
         } catch (InvalidCriteria invalid) {
-            return new ListSummary(saved.id(), saved.name(), "", 0, 0, 0, 0, false, WRONG);
+            return new ListSummary(saved.id(), saved.publishedName(), "", 0, 0, 0, 0, false, WRONG);
         }
     }
 

@@ -58,7 +58,9 @@ class PeopleController {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
         int number = PeopleReader.numberOf(person, evaluator.population());
         audit.record(Act.PERSON_READ, person);
-        return sets.all().stream().map(set -> standing(set, evaluator, number)).toList();
+        return sets.inForce().stream()
+                .map(set -> standing(set, evaluator, number))
+                .toList();
     }
 
     private Standing standing(SavedSet saved, Evaluator evaluator, int person) {
@@ -69,9 +71,9 @@ class PeopleController {
                     reading.people().get(person) ? Optional.of(reading.list().of(person)) : Optional.empty();
             boolean mayBeEligible = reading.eligible().possible().get(person);
             String due = mayBeEligible ? ReadingExport.dueText(evaluator.dueOf(reading.set(), person)) : "";
-            return new Standing(saved.id(), saved.name(), list, due, Verdict.of(evaluator, reading, person));
+            return new Standing(saved.id(), saved.publishedName(), list, due, Verdict.of(evaluator, reading, person));
         } catch (InvalidCriteria invalid) {
-            return new Standing(saved.id(), saved.name(), Optional.empty(), "", ListController.WRONG);
+            return new Standing(saved.id(), saved.publishedName(), Optional.empty(), "", ListController.WRONG);
         }
     }
 }

@@ -11,7 +11,6 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** What is on record, how fresh it is, and the words that occur in it. */
@@ -60,12 +59,6 @@ class RecordsController {
     @GetMapping("/vocabulary")
     Vocabulary vocabulary() {
         return Vocabulary.of(views.current().population());
-    }
-
-    /** The terms of the records whose words hold what is looked for, most frequent first. */
-    @GetMapping("/terms")
-    List<Terms.Term> terms(@RequestParam(defaultValue = "") String find) {
-        return Terms.find(views.current().population().events(), find);
     }
 
     private static Taken taken(ImportLogMapper.Entry entry) {

@@ -7,6 +7,9 @@ import dipstick.core.population.Column;
 import dipstick.core.population.Population;
 import dipstick.core.records.Field;
 import dipstick.core.records.Fields;
+import dipstick.core.terms.FoundTerm;
+import dipstick.core.terms.Term;
+import dipstick.core.terms.Terms;
 import dipstick.core.text.NormalText;
 import dipstick.core.time.Window;
 import dipstick.core.typed.Expected;
@@ -14,7 +17,6 @@ import dipstick.core.typed.TypedCriteria;
 import dipstick.core.typed.Vocabulary;
 import dipstick.core.wording.Quoted;
 import dipstick.core.wording.SelectionWords;
-import dipstick.server.records.Terms;
 import dipstick.server.records.ValueCounts;
 import java.util.Arrays;
 import java.util.List;
@@ -100,16 +102,16 @@ final class Offers {
         }
         return Terms.find(population.events(), bare(begun)).stream()
                 .limit(MOST_OF_A_SORT)
-                .map(term -> new Offer(
+                .map((FoundTerm term) -> new Offer(
                         one.from(),
                         Quoted.name(term.says()),
                         one.what(),
-                        says(term),
+                        says(term.term()),
                         Optional.of(term.records()),
-                        Optional.of(member(term))));
+                        Optional.of(member(term.term()))));
     }
 
-    private static String says(Terms.Term term) {
+    private static String says(Term term) {
         return switch (term.sort()) {
             case CODE -> "code " + term.term() + (term.system().isEmpty() ? "" : " of " + term.system());
             case TEXT -> "wording";
@@ -117,7 +119,7 @@ final class Offers {
         };
     }
 
-    private static JsonNode member(Terms.Term term) {
+    private static JsonNode member(Term term) {
         ObjectNode member = JsonNodeFactory.instance.objectNode();
         switch (term.sort()) {
             case CODE -> {

@@ -18,7 +18,7 @@ class AuditLogTest {
         Visitor coordinator = People.coordinator();
         String document = """
                 {"format": "dipstick-criteria/1", "id": "watched", "name": "Watched", "include": []}""";
-        coordinator.put("/api/criteria/watched", document, "");
+        People.publish(coordinator, "watched", document);
         People.bringIn(coordinator, "PEOPLE", "id\nwatched-person\n");
         coordinator.get("/api/lists/watched");
         coordinator.get("/api/lists/watched/csv");
@@ -34,7 +34,8 @@ class AuditLogTest {
         assertThat(entries())
                 .containsSubsequence(
                         "SIGNED_IN",
-                        "CRITERIA_SAVED watched, version 1",
+                        "CRITERIA_SAVED watched, draft",
+                        "CRITERIA_PUBLISHED watched, version 1",
                         "RECORDS_BROUGHT_IN test.csv",
                         "LIST_READ watched",
                         "PERSON_READ watched-person",

@@ -18,61 +18,76 @@ class CriteriaSetsTest {
     }
 
     @Test
-    void a_set_is_saved_changed_and_removed_by_version() throws Exception {
-        assertThat(save("adults", "{'age': {'from': 18}}", "")
-                        .json()
-                        .get("version")
-                        .asInt())
-                .isEqualTo(1);
-        assertThat(save("adults", "{'age': {'from': 21}}", "\"1\"")
-                        .json()
-                        .get("version")
-                        .asInt())
-                .isEqualTo(2);
+    void a_draft_is_saved_apart_from_what_is_published() throws Exception {
+        JsonNode draft = save("adults", "{'age': {'from': 18}}", "").json();
+        assertThat(draft.get("revision").asInt()).isEqualTo(1);
+        assertThat(draft.get("version").asInt()).isZero();
+        assertThat(coordinator.get("/api/lists/adults").status()).isEqualTo(404);
+
+        JsonNode published = publish("adults", "\"1\"", "for a start").json();
+        assertThat(published.get("version").asInt()).isEqualTo(1);
+        assertThat(published.get("draft").asBoolean()).isFalse();
+        assertThat(coordinator.get("/api/lists/adults").status()).isEqualTo(200);
+
+        save("adults", "{'age': {'from': 21}}", "\"2\"");
+        assertThat(from("adults")).isEqualTo(21);
         assertThat(coordinator
-                        .get("/api/criteria/adults")
+                        .get("/api/criteria/adults/versions/1")
                         .json()
-                        .at("/document/include/0/test/age/from")
+                        .at("/include/0/test/age/from")
                         .asInt())
-                .isEqualTo(21);
-        assertThat(coordinator.delete("/api/criteria/adults", "\"1\"").status()).isEqualTo(412);
-        assertThat(coordinator.delete("/api/criteria/adults", "\"2\"").status()).isEqualTo(204);
-        assertThat(coordinator.get("/api/criteria/adults").status()).isEqualTo(404);
+                .isEqualTo(18);
+        JsonNode back =
+                coordinator.delete("/api/criteria/adults/draft", "\"3\"").json();
+        assertThat(back.get("draft").asBoolean()).isFalse();
+        assertThat(from("adults")).isEqualTo(18);
+    }
+
+    @Test
+    void what_was_published_is_retired_and_never_removed() throws Exception {
+        save("kept", "{'age': {'from': 18}}", "");
+        publish("kept", "\"1\"", "");
+        assertThat(coordinator.delete("/api/criteria/kept", "\"2\"").type()).isEqualTo("urn:dipstick:is-published");
+        Reply retired = coordinator.put("/api/criteria/kept/retired", "{\"retired\": true}", "\"2\"");
+        assertThat(retired.json().get("retired").asBoolean()).isTrue();
+        assertThat(coordinator.get("/api/lists/kept").status()).isEqualTo(404);
+        assertThat(coordinator.get("/api/criteria/kept/versions").json()).hasSize(1);
+        coordinator.put("/api/criteria/kept/retired", "{\"retired\": false}", "\"3\"");
+        assertThat(coordinator.get("/api/lists/kept").status()).isEqualTo(200);
+
+        save("tried", "{'age': {'from': 18}}", "");
+        assertThat(coordinator.delete("/api/criteria/tried", "\"7\"").status()).isEqualTo(412);
+        assertThat(coordinator.delete("/api/criteria/tried", "\"1\"").status()).isEqualTo(204);
+        assertThat(coordinator.get("/api/criteria/tried").status()).isEqualTo(404);
     }
 
     @Test
     void every_version_is_kept_with_what_it_changed_in_words_and_in_people() throws Exception {
         People.bringIn(coordinator, "PEOPLE", "id,birth_date\nversion-1,1950-01-01\nversion-2,1990-01-01\n");
         String mine = "{'field': 'id', 'startsWith': 'version-'}";
+        String over60 = "{'all': [" + mine + ", {'age': {'from': 60}}]}";
         save("versions", "{'all': [" + mine + ", {'age': {'from': 18}}]}", "");
-        save("versions", "{'all': [" + mine + ", {'age': {'from': 60}}]}", "\"1\"");
+        publish("versions", "\"1\"", "first");
+        JsonNode next = coordinator
+                .post("/api/criteria/versions/versions/next", document("versions", over60))
+                .json();
+        assertThat(next.get("left").asInt()).isEqualTo(1);
+        assertThat(next.at("/changes/0").asString()).contains("18 or over").contains("60 or over");
+        save("versions", over60, "\"2\"");
+        publish("versions", "\"3\"", "asked for by the practice");
         JsonNode versions = coordinator.get("/api/criteria/versions/versions").json();
 
         assertThat(versions).hasSize(2);
         assertThat(versions.at("/0/version").asInt()).isEqualTo(2);
+        assertThat(versions.at("/0/note").asString()).isEqualTo("asked for by the practice");
         assertThat(versions.at("/0/on").asInt()).isEqualTo(1);
         assertThat(versions.at("/0/joined").asInt()).isZero();
         assertThat(versions.at("/0/left").asInt()).isEqualTo(1);
-        assertThat(versions.at("/0/changes/0").asString())
-                .startsWith("Changed: include ")
-                .contains("18 or over")
-                .contains("→")
-                .contains("60 or over");
+        assertThat(versions.at("/0/changes/0").asString()).contains("→");
         assertThat(versions.at("/1/on").asInt()).isEqualTo(2);
         assertThat(versions.at("/1/changes")).isEmpty();
-        assertThat(coordinator
-                        .get("/api/criteria/versions/versions/1")
-                        .json()
-                        .at("/include/0/test/all/1/age/from")
-                        .asInt())
-                .isEqualTo(18);
         assertThat(coordinator.get("/api/criteria/versions/versions/9").status())
                 .isEqualTo(404);
-
-        coordinator.delete("/api/criteria/versions", "\"2\"");
-        assertThat(coordinator.get("/api/criteria/versions/versions").status()).isEqualTo(404);
-        assertThat(save("versions", mine, "").status()).isEqualTo(200);
-        assertThat(coordinator.get("/api/criteria/versions/versions").json()).hasSize(1);
     }
 
     @Test
@@ -84,21 +99,17 @@ class CriteriaSetsTest {
         Reply refused = save("both", "{'age': {'from': 40}}", "\"1\"");
         assertThat(refused.status()).isEqualTo(412);
         assertThat(refused.type()).isEqualTo("urn:dipstick:changed-meanwhile");
-        assertThat(refused.json().get("detail").asString())
-                .contains("saved version 2")
-                .contains("not saved");
-        assertThat(coordinator
-                        .get("/api/criteria/both")
-                        .json()
-                        .at("/document/include/0/test/age/from")
-                        .asInt())
-                .isEqualTo(30);
+        assertThat(refused.json().get("detail").asString()).contains("not saved");
+        assertThat(from("both")).isEqualTo(30);
+        assertThat(publish("both", "\"1\"", "").status()).isEqualTo(412);
         assertThat(save("both", "{'age': {'from': 40}}", "").type()).isEqualTo("urn:dipstick:name-taken");
     }
 
     @Test
-    void a_set_that_cannot_be_evaluated_is_not_saved() throws Exception {
-        Reply refused = save("wrong", "{'age': {'from': 40, 'through': 30}}", "");
+    void a_set_that_cannot_be_evaluated_is_kept_as_a_draft_and_not_published() throws Exception {
+        assertThat(save("wrong", "{'age': {'from': 40, 'through': 30}}", "").status())
+                .isEqualTo(200);
+        Reply refused = publish("wrong", "\"1\"", "");
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.json().at("/errors/0/pointer").asString()).isEqualTo("/include/0/test/age");
         assertThat(coordinator
@@ -109,13 +120,14 @@ class CriteriaSetsTest {
     }
 
     @Test
-    void a_set_that_another_names_cannot_be_removed_nor_close_a_circle() throws Exception {
+    void a_published_set_names_only_published_ones_and_closes_no_circle() throws Exception {
         save("inner", "{'age': {'from': 18}}", "");
-        assertThat(save("outer", "{'member': 'inner'}", "").status()).isEqualTo(200);
-        assertThat(coordinator.delete("/api/criteria/inner", "\"1\"").type()).isEqualTo("urn:dipstick:is-named");
-        assertThat(save("inner", "{'member': 'outer'}", "\"1\"").status()).isEqualTo(422);
-        assertThat(coordinator.delete("/api/criteria/outer", "\"1\"").status()).isEqualTo(204);
-        assertThat(coordinator.delete("/api/criteria/inner", "\"1\"").status()).isEqualTo(204);
+        save("outer", "{'member': 'inner'}", "");
+        assertThat(publish("outer", "\"1\"", "").type()).isEqualTo("urn:dipstick:names-unpublished");
+        publish("inner", "\"1\"", "");
+        assertThat(publish("outer", "\"1\"", "").status()).isEqualTo(200);
+        save("inner", "{'member': 'outer'}", "\"2\"");
+        assertThat(publish("inner", "\"3\"", "").status()).isEqualTo(422);
     }
 
     @Test
@@ -138,6 +150,18 @@ class CriteriaSetsTest {
 
     private static Reply save(String id, String test, String ifMatch) throws Exception {
         return coordinator.put("/api/criteria/" + id, document(id, test), ifMatch);
+    }
+
+    private static Reply publish(String id, String ifMatch, String note) throws Exception {
+        return coordinator.post("/api/criteria/" + id + "/publish", "{\"note\": \"" + note + "\"}", ifMatch);
+    }
+
+    private static int from(String id) throws Exception {
+        return coordinator
+                .get("/api/criteria/" + id)
+                .json()
+                .at("/document/include/0/test/age/from")
+                .asInt();
     }
 
     private static String draft(String test) {

@@ -44,12 +44,12 @@ class PeopleSearchTest {
 
     @Test
     void the_standing_by_each_set_says_why() throws Exception {
-        coordinator.put(
-                "/api/criteria/born-before-1955",
+        People.publish(
+                coordinator,
+                "born-before-1955",
                 ("{'format': 'dipstick-criteria/1', 'id': 'born-before-1955', 'name': 'Born before 1955', 'include':"
                                 + " [{'id': 'born', 'test': {'field': 'birth_date', 'through': '1954-12-31'}}]}")
-                        .replace('\'', '"'),
-                "");
+                        .replace('\'', '"'));
         assertThat(standing("find-1").get("list").asString()).isEqualTo("YES");
         assertThat(standing("find-2").get("list").asString()).isEqualTo("NO");
         assertThat(standing("find-2").get("why").asString()).contains("1961");

@@ -1,0 +1,74 @@
+package dipstick.core.terms;
+
+import dipstick.core.criteria.TermSet;
+import dipstick.core.evaluate.TermMatcher;
+import dipstick.core.population.Codes;
+import dipstick.core.population.Concepts;
+import dipstick.core.population.Events;
+import dipstick.core.text.NormalText;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Predicate;
+
+/** Finds the codes, wordings and keywords that occur in the records. */
+public final class Terms {
+    private static final int MOST = 60;
+
+    private Terms() {}
+
+    /** Those whose words hold what is looked for, and codes recorded with such a wording; most frequent first. */
+    public static List<FoundTerm> find(Events events, String words) {
+        String wanted = NormalText.of(words);
+        BitSet texts = new BitSet();
+        for (int text = 1; text < events.text().codeCount(); text++) {
+            texts.set(text, events.text().compared().get(text).contains(wanted));
+        }
+        ConceptsOfTerms concepts = new ConceptsOfTerms(events, _ -> true);
+        return found(
+                events,
+                concepts,
+                term -> NormalText.of(term.term()).contains(wanted)
+                        || (term.sort() == Term.Sort.CODE
+                                && concepts.byTerm().get(term).stream()
+                                        .anyMatch(concept ->
+                                                texts.get(events.concepts().text(concept)))));
+    }
+
+    /**
+     * Wordings of records that are not in a term set, but are worded like those that are; and its codes in systems that
+     * it does not name. The most frequent first.
+     *
+     * @param leftOut members that were looked at and do not belong
+     */
+    public static List<FoundTerm> resembling(Events events, TermSet set, List<TermSet.Member> leftOut) {
+        Concepts concepts = events.concepts();
+        TermMatcher inside = new TermMatcher(List.of(set), events);
+        TermMatcher outside = new TermMatcher(leftOut.stream(), events);
+        KnownWordings known = new KnownWordings();
+        set.members().forEach(known::add);
+        for (int concept = 0; concept < concepts.count(); concept++) {
+            int text = concepts.text(concept);
+            if (text != Codes.MISSING && inside.matches(concept)) {
+                known.addWording(events.text().compared().get(text));
+            }
+        }
+        ConceptsOfTerms others =
+                new ConceptsOfTerms(events, concept -> !inside.matches(concept) && !outside.matches(concept));
+        return found(events, others, known::resembles);
+    }
+
+    private static List<FoundTerm> found(Events events, ConceptsOfTerms concepts, Predicate<Term> which) {
+        Facts facts = new Facts(events);
+        return concepts.byTerm().entrySet().stream()
+                .filter(entry -> which.test(entry.getKey()))
+                .sorted(Comparator.comparingInt(
+                                (Map.Entry<Term, List<Integer>> entry) -> concepts.records(entry.getValue()))
+                        .reversed())
+                .limit(MOST)
+                .map(entry ->
+                        facts.of(entry.getKey(), concepts.says(entry.getKey(), entry.getValue()), entry.getValue()))
+                .toList();
+    }
+}

@@ -1,0 +1,75 @@
+package dipstick.core.terms;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dipstick.core.Records;
+import dipstick.core.criteria.TermSet;
+import dipstick.core.criteria.TermSet.Match;
+import dipstick.core.criteria.TermSet.Member;
+import dipstick.core.population.Events;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+class TermsTest {
+    private static final Events EVENTS = Records.of("id\np1\np2\n", """
+                    person_id,kind,code,system,text,keywords,on,source
+                    p1,visit,HC1,local,Hearing check,audiogram; ear,2024-05,mill
+                    p1,visit,HC1,local,Hearing check yearly,,2025-01-01,mill
+                    p2,result,hc1,harbour,,Audiogram,,
+                    p1,result,KF1,lab,Renal panel,,2020,lab
+                    p2,document,,,HEARING  check,,2026-02-03,harbour
+                    p2,document,,,Hearing aid check,,2026-03-04,harbour
+                    p2,document,,,Hearing aid broken at home,,2026-03-04,harbour
+                    """).events();
+
+    @Test
+    void finds_codes_by_their_wording_and_counts_every_spelling_together() {
+        assertThat(Terms.find(EVENTS, "hearing check"))
+                .extracting(one ->
+                        one.term().sort() + " " + one.says() + " " + one.term().system() + " " + one.records())
+                .containsExactlyInAnyOrder(
+                        "TEXT Hearing check  2", "TEXT Hearing check yearly  1", "CODE Hearing check local 2");
+    }
+
+    @Test
+    void finds_codes_keywords_and_everything() {
+        assertThat(Terms.find(EVENTS, "HC"))
+                .extracting(one -> one.term().system() + " " + one.records())
+                .containsExactlyInAnyOrder("local 2", "harbour 1");
+        assertThat(Terms.find(EVENTS, "audio")).extracting(FoundTerm::records).containsExactly(2);
+        assertThat(Terms.find(EVENTS, "")).hasSize(10);
+        assertThat(Terms.find(EVENTS, "nothing of the kind")).isEmpty();
+    }
+
+    @Test
+    void says_who_has_it_where_it_comes_from_and_when() {
+        assertThat(Terms.find(EVENTS, "hearing check"))
+                .filteredOn(one -> one.term().equals(new Term(Term.Sort.TEXT, "Hearing check", "")))
+                .containsExactly(new FoundTerm(
+                        new Term(Term.Sort.TEXT, "Hearing check", ""),
+                        "Hearing check",
+                        2,
+                        2,
+                        List.of("document", "visit"),
+                        List.of("harbour", "mill"),
+                        Optional.of(LocalDate.of(2024, 5, 1)),
+                        Optional.of(LocalDate.of(2026, 2, 3))));
+        assertThat(Terms.find(EVENTS, "audiogram").getFirst().last()).contains(LocalDate.of(2024, 5, 31));
+    }
+
+    @Test
+    void offers_wordings_like_those_of_a_term_set_and_its_codes_in_other_systems() {
+        TermSet set = new TermSet(
+                "hc",
+                "hearing check",
+                List.of(new Member.Code(Optional.of("local"), "hc1"), new Member.Text("hearing check", Match.IS)));
+        assertThat(Terms.resembling(EVENTS, set, List.of()))
+                .extracting(one -> one.term().term() + " " + one.term().system())
+                .containsExactlyInAnyOrder("Hearing aid check ", "HC1 harbour");
+        assertThat(Terms.resembling(EVENTS, set, List.of(new Member.Text("hearing aid check", Match.IS))))
+                .extracting(FoundTerm::says)
+                .hasSize(1);
+    }
+}

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { count } from '@/stick'
+import { useQuery } from '@tanstack/vue-query'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import { computed, shallowRef, ref, watch } from 'vue'
+import { termSetsOf, type CriteriaDocument, type JsonObject, type TermSet } from './document'
+import { isSame, wordsOf } from './termsets/members'
+import { says, sharedQuery } from './termsets/shared'
+
+/** What is in the file of a set, and what it says otherwise than what is here, before it is put on the bench. */
+const { document, sets } = defineProps<{
+  document: CriteriaDocument | undefined
+  sets: Schemas['SetSummary'][]
+}>()
+const emit = defineEmits<{
+  close: []
+  /** Over a set that is here, else as a new one. */
+  put: [document: CriteriaDocument, over: Schemas['SetSummary'] | undefined]
+}>()
+
+const visible = computed({
+  get: () => document !== undefined,
+  set: () => {
+    emit('close')
+  },
+})
+const known = computed(() => sets.find((set) => set.id === document?.id))
+const { data: shared } = useQuery(sharedQuery)
+const next = shallowRef<Schemas['SetVersion']>()
+const problem = ref('')
+
+watch(
+  () => document,
+  async (of) => {
+    next.value = undefined
+    problem.value = ''
+    if (!of) {
+      return
+    }
+    try {
+      const id = encodeURIComponent(of.id || 'new-set')
+      next.value = await sendJson('POST', `/api/criteria/${id}/versions/next`, of)
+    } catch (failure) {
+      problem.value = sentenceOf(failure)
+    }
+  },
+)
+
+/** How each term set of the file stands to the one that is shared here. */
+const termSets = computed(() => (document ? termSetsOf(document) : []).map(compared))
+
+function compared(termSet: TermSet): string {
+  const here = shared.value?.find((one) => one.id === termSet.id)
+  if (!here) {
+    return `“${termSet.name}” is new`
+  }
+  if (says(here, termSet)) {
+    return `“${termSet.name}” says the same as the one that is shared here`
+  }
+  const members = here.members as JsonObject[]
+  const only = (one: JsonObject[], other: JsonObject[]) =>
+    one.filter((member) => !other.some((same) => isSame(member, same))).map(wordsOf)
+  const there = only(termSet.members, members)
+  const kept = only(members, termSet.members)
+  return [
+    `“${termSet.name}” is different`,
+    there.length ? `only in the file: ${there.join(', ')}` : '',
+    kept.length ? `only here: ${kept.join(', ')}` : '',
+  ]
+    .filter(Boolean)
+    .join('; ')
+}
+
+function put(over: Schemas['SetSummary'] | undefined) {
+  if (document) {
+    emit('put', document, over)
+    emit('close')
+  }
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    :header="`The file of “${document?.name}”`"
+    :style="{ width: '700px' }"
+  >
+    <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
+    <p v-if="known">
+      There is a set of this id here: “{{ known.name }}”.
+      <template v-if="next?.changes.length">The file would change it:</template>
+      <template v-else-if="next">Its criteria say the same.</template>
+    </p>
+    <p v-else>It is new here.</p>
+    <ul v-if="next?.changes.length">
+      <li v-for="change in next.changes" :key="change">{{ change }}</li>
+    </ul>
+    <p v-if="next">
+      {{ count(next.on) }} on its list today<template v-if="next.joined || next.left"
+        >: {{ count(next.joined) }} would join, {{ count(next.left) }} would leave</template
+      >.
+    </p>
+    <template v-if="termSets.length">
+      <h3>Term sets</h3>
+      <ul>
+        <li v-for="words in termSets" :key="words">{{ words }}.</li>
+      </ul>
+    </template>
+    <div class="buttons">
+      <Button text label="Leave it" @click="emit('close')" />
+      <Button
+        :outlined="known !== undefined"
+        label="Put it on the bench as a new set"
+        @click="put(undefined)"
+      />
+      <Button
+        v-if="known"
+        :label="`Put it on the bench over “${known.name}”`"
+        @click="put(known)"
+      />
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+h3 {
+  margin: 8px 0 0;
+  font-size: 1em;
+}
+
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+  gap: 8px;
+  margin-top: 10px;
+}
+</style>

@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { count } from '@/stick'
+import { refDebounced } from '@vueuse/core'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import Textarea from 'primevue/textarea'
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { CriteriaDocument } from './document'
+
+/** What publishing would change, in words and in people, and a note on why it is done. */
+const visible = defineModel<boolean>('visible', { required: true })
+const { id, document, publishing, problem } = defineProps<{
+  id: string
+  document: CriteriaDocument
+  publishing: boolean
+  problem: string
+}>()
+const emit = defineEmits<{ publish: [note: string] }>()
+
+const note = ref('')
+const next = shallowRef<Schemas['SetVersion']>()
+const failed = ref('')
+const of = refDebounced(
+  computed(() => (visible.value ? document : undefined)),
+  50,
+)
+
+watch(visible, (shown) => {
+  if (shown) {
+    note.value = ''
+    next.value = undefined
+  }
+})
+
+watch(of, async (what) => {
+  if (!what) {
+    return
+  }
+  try {
+    const address = `/api/criteria/${encodeURIComponent(id)}/versions/next`
+    const told = await sendJson<Schemas['SetVersion']>('POST', address, { ...what, id })
+    if (what === of.value) {
+      next.value = told
+      failed.value = ''
+    }
+  } catch (failure) {
+    failed.value = sentenceOf(failure)
+  }
+})
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    :header="next ? `Publish version ${String(next.version)}` : 'Publish'"
+    :style="{ width: '640px' }"
+  >
+    <form @submit.prevent="emit('publish', note.trim())">
+      <p v-if="problem || failed" class="notice" role="alert">{{ problem || failed }}</p>
+      <template v-if="next">
+        <p>
+          {{ count(next.on) }} on the list today<template v-if="next.version > 1"
+            >: {{ count(next.joined) }} join, {{ count(next.left) }} leave by it</template
+          >.
+        </p>
+        <ul v-if="next.changes.length">
+          <li v-for="change in next.changes" :key="change">{{ change }}</li>
+        </ul>
+        <p v-else-if="next.version > 1" class="quiet">Nothing in it says otherwise than before.</p>
+      </template>
+      <label>
+        Why (others will read this beside the version)
+        <Textarea v-model="note" rows="2" maxlength="2000" autofocus />
+      </label>
+      <div class="buttons">
+        <Button type="button" text label="Not yet" @click="visible = false" />
+        <Button type="submit" label="Publish" :loading="publishing" />
+      </div>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+label {
+  display: grid;
+  gap: 3px;
+}
+
+.buttons {
+  display: flex;
+  justify-content: flex-end;
+  gap: 8px;
+  margin-top: 10px;
+}
+</style>

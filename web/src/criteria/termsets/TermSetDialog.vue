@@ -1,0 +1,396 @@
+<script setup lang="ts">
+import { Problem, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { dayWords, timeWords } from '@/days'
+import { count } from '@/stick'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import { computed, ref, watch } from 'vue'
+import { firstFree, slug, type JsonObject, type TermSet } from '../document'
+import { isSame, means, wordsOf, type Term } from './members'
+import { copyOf, says, sharedQuery } from './shared'
+import TermTable from './TermTable.vue'
+import { useMembers } from './useMembers'
+
+/** Gathers the codes, wordings and keywords that mean one thing, from those that occur in the records. */
+const visible = defineModel<boolean>('visible', { required: true })
+const {
+  termSet,
+  taken,
+  ownAllowed = true,
+  extra = undefined,
+} = defineProps<{
+  /** The one that is changed; nothing for a new one. */
+  termSet: TermSet | undefined
+  /** The ids that other term sets have. */
+  taken: Set<string>
+  /** Whether it may be changed in one set alone. */
+  ownAllowed?: boolean
+  /** A member to begin with besides those that it has. */
+  extra?: JsonObject
+}>()
+const emit = defineEmits<{
+  /** It is used as it is now, in this document. */
+  save: [termSet: TermSet]
+  /** It was changed for all sets. */
+  shared: [saved: Schemas['TermSetSaved']]
+}>()
+
+const queries = useQueryClient()
+const { data: sharedSets } = useQuery(sharedQuery)
+const shared = computed(() => sharedSets.value?.find((one) => one.id === termSet?.id))
+/** The shared one, where the document says the same; its changes are for all. */
+const holds = computed(() =>
+  shared.value && termSet && says(shared.value, termSet) ? shared.value : undefined,
+)
+
+const name = ref('')
+const find = ref('')
+const { members, leftOut, isIn, isTicked, isLeftOut, add, tick, leave } = useMembers()
+const terms = ref<Term[]>([])
+const problem = ref('')
+const saving = ref(false)
+const wanted = refDebounced(find, 150)
+
+watch(visible, (shown) => {
+  if (shown) {
+    name.value = termSet?.name ?? ''
+    find.value = ''
+    problem.value = ''
+    members.value = [...(termSet?.members ?? [])]
+    leftOut.value = [...((shared.value?.leftOut ?? []) as JsonObject[])]
+    if (extra) {
+      add(extra)
+    }
+  }
+})
+
+watch(
+  [visible, wanted],
+  async ([shown, words]) => {
+    if (!shown) {
+      return
+    }
+    try {
+      const found = await send<Term[]>(`/api/records/terms?find=${encodeURIComponent(words)}`)
+      if (words === wanted.value) {
+        terms.value = found
+        problem.value = ''
+      }
+    } catch (failure) {
+      problem.value = sentenceOf(failure)
+    }
+  },
+  { immediate: true },
+)
+
+const { data: offered } = useQuery({
+  queryKey: computed(() => ['termSets', termSet?.id, 'offered', holds.value?.version]),
+  queryFn: () =>
+    send<Schemas['Offered']>(`/api/term-sets/${encodeURIComponent(termSet?.id ?? '')}/offered`),
+  enabled: computed(() => visible.value && holds.value !== undefined),
+})
+
+/** What looks like it belongs, and was neither taken nor left out. */
+const mayBelong = computed(() =>
+  holds.value ? (offered.value?.terms ?? []).filter((one) => !isIn(one) && !isLeftOut(one)) : [],
+)
+const newSince = computed(
+  () => mayBelong.value.filter((one) => (one.first ?? '') > (offered.value?.since ?? '')).length,
+)
+
+/** In which other term sets a term is. */
+function elsewhere(term: Term): string[] {
+  return (sharedSets.value ?? [])
+    .filter((one) => one.id !== termSet?.id)
+    .filter((one) => (one.members as JsonObject[]).some((member) => means(member, term)))
+    .map((one) => one.name)
+}
+
+const change = computed(() => ({
+  name: name.value.trim(),
+  members: members.value,
+  leftOut: leftOut.value,
+}))
+const changed = computed(() => {
+  const same = (one: JsonObject[], other: JsonObject[]) =>
+    one.length === other.length && one.every((member, i) => isSame(member, other[i] ?? {}))
+  return (
+    !termSet ||
+    change.value.name !== termSet.name ||
+    !same(members.value, termSet.members) ||
+    !same(leftOut.value, (shared.value?.leftOut ?? []) as JsonObject[])
+  )
+})
+
+// What a change for all would do.
+const effects = ref<Schemas['Effect'][]>()
+const settled = refDebounced(change, 250)
+watch([visible, settled, holds], async ([shown, now, of]) => {
+  effects.value = undefined
+  if (!shown || !of || !changed.value || !now.name) {
+    return
+  }
+  try {
+    const told = await sendJson<Schemas['Effect'][]>('POST', `${addressOf(of.id)}/effects`, now)
+    if (now === settled.value) {
+      effects.value = told
+      problem.value = ''
+    }
+  } catch (failure) {
+    problem.value = sentenceOf(failure)
+  }
+})
+
+function addressOf(id: string): string {
+  return `/api/term-sets/${encodeURIComponent(id)}`
+}
+
+const typed = computed(() => find.value.trim())
+
+/** Keeps it in this document alone; one that others share gets an id and a name of its own here. */
+function saveHere() {
+  const given = change.value.name
+  const isOwn = termSet !== undefined && holds.value === undefined
+  const id = isOwn ? termSet.id : firstFree(slug(given) || 'terms', idsTaken())
+  emit('save', { id, name: given, members: members.value })
+  visible.value = false
+}
+
+function idsTaken(): Set<string> {
+  return new Set([...taken, ...(sharedSets.value ?? []).map((one) => one.id)])
+}
+
+async function saveForAll() {
+  const of = holds.value
+  if (!of) {
+    return
+  }
+  saving.value = true
+  try {
+    const saved = await sendJson<Schemas['TermSetSaved']>('PUT', addressOf(of.id), change.value, {
+      headers: { 'If-Match': `"${String(of.version)}"` },
+    })
+    emit('shared', saved)
+    visible.value = false
+    void queries.invalidateQueries({ queryKey: ['criteria'] })
+    void queries.invalidateQueries({ queryKey: ['lists'] })
+  } catch (failure) {
+    problem.value = sentenceOf(failure)
+    if (failure instanceof Problem && failure.type !== 'changed-meanwhile') {
+      return
+    }
+  } finally {
+    saving.value = false
+    void queries.invalidateQueries({ queryKey: ['termSets'] })
+  }
+}
+
+function takeShared() {
+  if (shared.value) {
+    emit('save', copyOf(shared.value))
+    visible.value = false
+  }
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    :header="termSet ? `Term set: ${termSet.name}` : 'New term set'"
+    :style="{ width: '1120px', maxWidth: '97vw' }"
+  >
+    <form class="terms" @submit.prevent="holds && !changed ? (visible = false) : saveHere()">
+      <p v-if="problem" class="notice wide" role="alert">{{ problem }}</p>
+      <p v-if="termSet && shared && !holds" class="notice calm wide" role="status">
+        This set says something else than the “{{ shared.name }}” that
+        {{ shared.usedBy.length ? shared.usedBy.join(', ') : 'others' }} may share.
+        <button type="button" class="word" @click="takeShared">Take the shared one</button>
+      </p>
+      <label>
+        What it means
+        <InputText v-model="name" autofocus required placeholder="hearing check" />
+      </label>
+      <label>
+        Find in the records
+        <InputText v-model="find" placeholder="Type a code or wording" />
+      </label>
+      <div class="found">
+        <section v-if="mayBelong.length" aria-label="May belong to it">
+          <h3>
+            {{ mayBelong.length }} {{ mayBelong.length === 1 ? 'wording' : 'wordings' }} may belong
+            here<template v-if="newSince && offered"
+              >, {{ newSince }} new since {{ timeWords(offered.since) }}</template
+            >
+          </h3>
+          <TermTable
+            :terms="mayBelong"
+            :is-in="isIn"
+            :is-ticked="isTicked"
+            :is-left-out="isLeftOut"
+            :elsewhere="elsewhere"
+            @tick="tick"
+            @leave="leave"
+          />
+        </section>
+        <section aria-label="Terms in the records">
+          <h3 v-if="mayBelong.length">In the records</h3>
+          <p v-if="terms.length === 0" class="quiet">
+            Nothing in the records holds “{{ typed }}”. It can be added all the same.
+          </p>
+          <TermTable
+            v-else
+            :terms="terms"
+            :is-in="isIn"
+            :is-ticked="isTicked"
+            :is-left-out="isLeftOut"
+            :elsewhere="elsewhere"
+            @tick="tick"
+            @leave="leave"
+          />
+        </section>
+      </div>
+      <div class="members">
+        <section aria-label="Members of the term set">
+          <h3>Belong</h3>
+          <p v-if="members.length === 0" class="quiet">
+            Tick what means the same, or add what you typed.
+          </p>
+          <div v-for="member in members" :key="wordsOf(member)" class="member">
+            <span>{{ wordsOf(member) }}</span>
+            <Button
+              size="small"
+              text
+              severity="secondary"
+              icon="pi pi-times"
+              :aria-label="`Remove ${wordsOf(member)}`"
+              @click="members = members.filter((one) => one !== member)"
+            />
+          </div>
+        </section>
+        <div v-if="typed" class="add">
+          <button type="button" class="word" @click="add({ text: typed, match: 'startsWith' })">
+            Add wording starting with “{{ typed }}”
+          </button>
+          <button type="button" class="word" @click="add({ text: typed, match: 'contains' })">
+            Add wording containing “{{ typed }}”
+          </button>
+          <button type="button" class="word" @click="add({ code: typed })">
+            Add code “{{ typed }}” of any system
+          </button>
+        </div>
+        <section v-if="leftOut.length" aria-label="Left out of the term set">
+          <h3>Left out on purpose</h3>
+          <div v-for="member in leftOut" :key="wordsOf(member)" class="member quiet">
+            <span>{{ wordsOf(member) }}</span>
+            <Button
+              size="small"
+              text
+              severity="secondary"
+              icon="pi pi-times"
+              :aria-label="`Do not leave out ${wordsOf(member)}`"
+              @click="leftOut = leftOut.filter((one) => one !== member)"
+            />
+          </div>
+        </section>
+      </div>
+      <section v-if="holds" class="wide effects" aria-label="What changing it does" role="status">
+        <p class="quiet">
+          Version {{ holds.version }}, {{ holds.changedBy }},
+          {{ dayWords(holds.changedAt.slice(0, 10)) }}. Shared by
+          {{ holds.usedBy.join(', ') || 'no other set' }}.
+        </p>
+        <ul v-if="changed && effects?.length">
+          <li v-for="one in effects" :key="one.id">
+            <strong>{{ one.name }}</strong>
+            {{ one.published ? '' : '(not published)' }} {{ count(one.on) }} on the list:
+            {{ count(one.joined) }} would join, {{ count(one.left) }} would leave.
+          </li>
+        </ul>
+      </section>
+      <div class="buttons wide">
+        <Button type="button" text label="Leave as it was" @click="visible = false" />
+        <template v-if="holds">
+          <Button
+            v-if="ownAllowed"
+            type="submit"
+            text
+            label="Only in this set"
+            :disabled="!name.trim() || !changed"
+          />
+          <Button
+            type="button"
+            label="Change it for all"
+            :disabled="!name.trim() || !changed"
+            :loading="saving"
+            @click="saveForAll"
+          />
+        </template>
+        <Button v-else type="submit" label="Use it" :disabled="!name.trim()" />
+      </div>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+.terms {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 280px;
+  gap: 8px 16px;
+}
+
+.terms > label {
+  display: grid;
+  gap: 3px;
+}
+
+.wide {
+  grid-column: 1 / -1;
+}
+
+h3 {
+  margin: 4px 0 2px;
+  font-size: 1em;
+}
+
+.found,
+.members {
+  height: min(400px, 46vh);
+  overflow: auto;
+  border: 1px solid var(--rule);
+  padding: 2px 8px;
+}
+
+.member {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+
+.add {
+  display: grid;
+  gap: 4px;
+  justify-items: start;
+  border-top: 1px solid var(--rule);
+  margin-top: 6px;
+  padding: 6px 0;
+}
+
+.effects p,
+.effects ul {
+  margin: 2px 0;
+}
+
+.effects ul {
+  padding-left: 18px;
+}
+
+.buttons {
+  display: flex;
+  justify-content: flex-end;
+  gap: 8px;
+}
+</style>

@@ -1,0 +1,3 @@
+export { namedIn, replaceTermSet, sharedQuery, withShared } from './shared'
+export { default as TermSetDialog } from './TermSetDialog.vue'
+export { default as TermSetList } from './TermSetList.vue'

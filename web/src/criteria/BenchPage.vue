@@ -97,6 +97,8 @@ function change(next: CriteriaDocument, key?: string) {
   })
 }
 
+const sheet = useTemplateRef('sheet')
+
 /** After something was saved: a new set has an address of its own from then on. */
 async function atItsAddress() {
   if (id !== document.value.id) {
@@ -322,6 +324,7 @@ const KEYS = [
     <div v-if="loaded && vocabulary" class="sides">
       <div class="left">
         <Sheet
+          ref="sheet"
           :document="document"
           :levels="levels"
           :before="before"
@@ -339,6 +342,8 @@ const KEYS = [
         :levels="levels"
         :as-of="asOf"
         @who="behind = $event"
+        @counts="(member, termSet) => sheet?.editTermSet(termSet, member)"
+        @exempt="(member, name, kind) => sheet?.exempt(member, name, kind)"
       />
     </div>
 

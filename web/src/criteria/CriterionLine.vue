@@ -4,7 +4,7 @@ import { Stick, count } from '@/stick'
 import InputText from 'primevue/inputtext'
 import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
-import { computed, nextTick, ref, useTemplateRef, type ComponentPublicInstance } from 'vue'
+import { computed, nextTick, ref, useId, useTemplateRef, type ComponentPublicInstance } from 'vue'
 import type { Criterion } from './document'
 import { mendOf, type Doubt } from './doubts'
 import SentenceText from './SentenceText.vue'
@@ -38,11 +38,11 @@ const ghost = computed(() => before?.left?.yes)
 /** Of what should be on record nobody falls: some lack it. */
 const fellWord = computed(() => (level.section === 'SHOULD_HAVE' ? 'lack it' : 'fell'))
 
-const alone = computed(() =>
-  level.alone
-    ? `Alone: yes for ${count(level.alone.yes)}, can’t tell for ${count(level.alone.unsure)}`
-    : '',
-)
+/** While its level is pointed at or has the focus, the stick shows the criterion alone. */
+const peeking = ref(false)
+const peek = useId()
+const alone = computed(() => (peeking.value ? level.alone : undefined))
+
 const unsure = computed(() => criterion.unsure ?? 'ask')
 
 const UNSURE_WORDS = {
@@ -139,15 +139,25 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
     @keydown="onKey"
   >
     <Stick
-      :value="shown?.yes ?? 0"
-      :unsure="shown?.unsure ?? 0"
+      :value="(alone ?? shown)?.yes ?? 0"
+      :unsure="(alone ?? shown)?.unsure ?? 0"
       :total="people"
-      :ghost="ghost"
+      :ghost="alone ? shown?.yes : ghost"
       :width="96"
     />
-    <div class="numbers">
+    <div
+      class="numbers"
+      @mouseenter="peeking = true"
+      @mouseleave="peeking = false"
+      @focusin="peeking = true"
+      @focusout="peeking = false"
+    >
       <template v-if="shown">
-        <button class="word level" :title="`Who is left. ${alone}`" @click="whoLeft('LEFT')">
+        <button
+          class="word level"
+          :aria-describedby="alone ? peek : undefined"
+          @click="whoLeft('LEFT')"
+        >
           {{ count(shown.yes) }}
         </button>
         <button
@@ -160,6 +170,11 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
         </button>
       </template>
       <span v-else class="quiet">off</span>
+      <p v-if="alone" :id="peek" class="peek" role="tooltip">
+        Alone: yes for {{ count(alone.yes)
+        }}<template v-if="alone.unsure">, can’t tell for {{ count(alone.unsure) }}</template
+        >.<br />It alone keeps {{ count(level.onlyByIt ?? 0) }} off the list.
+      </p>
     </div>
     <div class="words">
       <InputText
@@ -222,6 +237,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
   min-height: 34px;
   border-bottom: 1px solid #eee5d2;
   background: var(--sheet);
+  position: relative;
 }
 
 .numbers {
@@ -230,6 +246,20 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
   gap: 4px;
   align-items: baseline;
   padding-top: 3px;
+}
+
+.peek {
+  position: absolute;
+  z-index: 4;
+  top: 30px;
+  left: 100px;
+  margin: 0;
+  padding: 4px 9px;
+  background: var(--sheet);
+  border: 1px solid var(--ink);
+  border-radius: 3px;
+  white-space: nowrap;
+  pointer-events: none;
 }
 
 .numbers .word,

@@ -19,6 +19,7 @@ import {
   neighbour,
   putTermSet,
   removeCriterion,
+  slug,
   termSetsOf,
   withKey,
   type CriteriaDocument,
@@ -39,7 +40,7 @@ import SheetDialogs from './SheetDialogs.vue'
 import SheetResult from './SheetResult.vue'
 import SlotEditor from './SlotEditor.vue'
 import { namedIn, replaceTermSet, sharedQuery, withShared } from './termsets'
-import { TypedLine, withTermSets } from './typed'
+import { TypedLine, termSetWith, withTermSets } from './typed'
 import type { Behind } from './who'
 
 /** The sheet of sentences with the stick through it. */
@@ -80,6 +81,10 @@ const HINTS: Record<Section, string> = {
   EXCLUDE: 'Nobody is exempt. Add to whom it does not apply.',
   SHOULD_HAVE: 'Nothing is asked for, so everybody eligible is on the list.',
 }
+
+const { data: sharedTermSets } = useQuery(sharedQuery)
+/** What may be named: the shared term sets too, which come into the set when they are used. */
+const nameable = computed(() => withShared(document, sharedTermSets.value ?? []))
 
 const sections = computed(() =>
   SECTIONS.map((section) => ({
@@ -186,7 +191,7 @@ function changeEdited(value: JsonObject) {
       test: setAt(one.test, open.pointer, value) as JsonObject,
     }))
     const key = madeDials.length ? undefined : `${open.id}${open.pointer}${open.control}`
-    emit('change', madeDials.reduce(putDial, next), key)
+    emit('change', madeDials.reduce(putDial, withNamed(next, value)), key)
     madeDials = []
   }
 }
@@ -203,7 +208,6 @@ function removePart(at: Place, pointer: string) {
 const adding = ref<Section>('INCLUDE')
 const addMenu = useTemplateRef('addMenu')
 const { data: sets } = useQuery(setsQuery)
-const { data: sharedTermSets } = useQuery(sharedQuery)
 const otherSet = computed(() => sets.value?.find((set) => set.id !== document.id))
 const addItems = computed(() => [
   ...NEW_TESTS.map((one) => ({ label: one.name, command: () => add(one.test(), one.word) })),
@@ -235,13 +239,19 @@ function add(test: JsonObject, word: string) {
 // Typing.
 const typedLines = useTemplateRef('typedLines')
 
-/** What may be named in typing: the shared term sets too, which come into the set when they are used. */
-const nameable = computed(() => withShared(document, sharedTermSets.value ?? []))
+/** The document with the shared term sets that something newly said in it names. */
+function withNamed(next: CriteriaDocument, said: JsonObject): CriteriaDocument {
+  const named = namedIn(said)
+  const own = new Set(termSetsOf(next).map((one) => one.id))
+  const missing = termSetsOf(nameable.value).filter((one) => named.has(one.id) && !own.has(one.id))
+  return withTermSets(next, missing)
+}
 
 function addTyped(section: Section, test: JsonObject, made: TermSet[], words: string) {
   const named = namedIn(test)
-  const used = termSetsOf(withTermSets(nameable.value, made)).filter((one) => named.has(one.id))
-  emit('change', addCriterion(withTermSets(document, used), section, test, words))
+  const used = made.filter((one) => named.has(one.id))
+  const next = withNamed(withTermSets(document, used), test)
+  emit('change', addCriterion(next, section, test, words))
 }
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
@@ -322,10 +332,21 @@ const POPULATIONS = [
 // Term sets and rosters. A new one is used where it was asked for.
 const dialogs = useTemplateRef('dialogs')
 
-function editTermSet(id: string | undefined) {
+function editTermSet(id: string | undefined, member?: JsonObject) {
   popover.value?.hide()
-  dialogs.value?.openTermSet(id)
+  dialogs.value?.openTermSet(id, member)
 }
+
+/** Exempts everybody who has such a record: a sentence to go on from. */
+function exempt(member: JsonObject, name: string, kind: string) {
+  const termSet = termSetWith(nameable.value, name, member)
+  const test: JsonObject = { events: { kinds: [kind], terms: [termSet.id] } }
+  const id = freshId(document, slug(name) || 'exempt')
+  emit('change', addCriterion(putTermSet(document, termSet), 'EXCLUDE', test, id))
+  focusLine(id, '[data-control=WINDOW]')
+}
+
+defineExpose({ editTermSet, exempt })
 
 function editRoster(id: string | undefined) {
   popover.value?.hide()
@@ -459,7 +480,7 @@ function withEdited(
             @who="emit('who', $event)"
             @move="move(one.place, $event)"
             @act="act(one.place, $event)"
-            @term-set="editTermSet"
+            @term-set="editTermSet($event)"
             @label="
               (label) =>
                 change(
@@ -516,10 +537,10 @@ function withEdited(
           :model-value="edited"
           :control="editing.control"
           :vocabulary="vocabulary"
-          :document="document"
+          :document="nameable"
           :as-of="asOf"
           @update:model-value="changeEdited"
-          @edit-term-set="editTermSet"
+          @edit-term-set="editTermSet($event)"
           @edit-roster="editRoster"
         />
         <div class="done"><Button size="small" label="Done" @click="closeEditor" /></div>

@@ -6,7 +6,9 @@ import { Veiled } from '@/veil'
 import Button from 'primevue/button'
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Draft } from './levels'
+import { termSetsOf, type JsonObject } from './document'
 import NearList from './NearList.vue'
+import RecordMenu from './RecordMenu.vue'
 import { nearBehind, ON_LIST, sameBehind, type Behind } from './who'
 
 /** The people behind a number, and one of them opened beside the sheet. */
@@ -16,7 +18,14 @@ const { draft, behind, levels, asOf } = defineProps<{
   levels: Schemas['Levels'] | undefined
   asOf: string
 }>()
-const emit = defineEmits<{ who: [behind: Behind] }>()
+const emit = defineEmits<{
+  who: [behind: Behind]
+  /** What a record of the opened person teaches the set. */
+  counts: [member: JsonObject, termSet: string | undefined]
+  exempt: [member: JsonObject, name: string, kind: string]
+}>()
+
+const termSets = computed(() => termSetsOf(draft.document))
 
 type Line = Schemas['Line']
 
@@ -199,7 +208,16 @@ watch(
           @click="step(1)"
         />
       </div>
-      <PersonPanel :view="person" :as-of="asOf" />
+      <PersonPanel :view="person" :as-of="asOf">
+        <template #record="{ record }">
+          <RecordMenu
+            :record="record"
+            :term-sets="termSets"
+            @counts="(member, termSet) => emit('counts', member, termSet)"
+            @exempt="(member, name, kind) => emit('exempt', member, name, kind)"
+          />
+        </template>
+      </PersonPanel>
     </div>
 
     <template v-else>

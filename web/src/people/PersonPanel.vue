@@ -7,6 +7,8 @@ import { grouped } from './grouped'
 import ReasonLine from './ReasonLine.vue'
 import TimeLine from './TimeLine.vue'
 
+/** In the slot stands what can be done with a record. */
+defineSlots<{ record(props: { record: Schemas['TimelineRecord'] }): unknown }>()
 const { view, asOf } = defineProps<{ view: Schemas['PersonView']; asOf: string }>()
 
 const SECTIONS = { INCLUDE: 'Include', EXCLUDE: 'Exclude', SHOULD_HAVE: 'Should have' } as const
@@ -79,6 +81,7 @@ const standing = computed(() => {
           <span class="quiet"
             >{{ record.kind }}{{ record.status ? `, ${record.status}` : '' }}</span
           >
+          <slot name="record" :record="record" />
         </li>
       </ol>
     </details>

@@ -3,7 +3,18 @@ import { describe, expect, it } from 'vitest'
 import { dayNumber, lanes, place, spanOf, years } from './timeLine'
 
 function record(kind: string, first?: string, last = first): Schemas['TimelineRecord'] {
-  return { number: 1, kind, what: '', status: '', when: '', first, last }
+  return {
+    number: 1,
+    kind,
+    what: '',
+    code: '',
+    system: '',
+    text: '',
+    status: '',
+    when: '',
+    first,
+    last,
+  }
 }
 
 describe('a time line', () => {

@@ -98,7 +98,9 @@ const mayBelong = computed(() =>
   holds.value ? (offered.value?.terms ?? []).filter((one) => !isIn(one) && !isLeftOut(one)) : [],
 )
 const newSince = computed(
-  () => mayBelong.value.filter((one) => (one.first ?? '') > (offered.value?.since ?? '')).length,
+  () =>
+    mayBelong.value.filter((one) => (one.first ?? '') > (offered.value?.since ?? '').slice(0, 10))
+      .length,
 )
 
 /** In which other term sets a term is. */
@@ -210,7 +212,7 @@ function takeShared() {
         {{ shared.usedBy.length ? shared.usedBy.join(', ') : 'others' }} may share.
         <button type="button" class="word" @click="takeShared">Take the shared one</button>
       </p>
-      <label>
+      <label class="name">
         What it means
         <InputText v-model="name" autofocus required placeholder="hearing check" />
       </label>
@@ -345,6 +347,17 @@ function takeShared() {
 .terms > label {
   display: grid;
   gap: 3px;
+}
+
+.terms > .name {
+  order: 1;
+}
+
+.found,
+.members,
+.effects,
+.buttons {
+  order: 2;
 }
 
 .wide {

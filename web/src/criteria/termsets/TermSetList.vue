@@ -50,7 +50,7 @@ function some(members: Member[]): string {
           </td>
           <td>{{ some(set.members as Member[]) }}</td>
           <td>{{ set.usedBy.join(', ') || 'no set' }}</td>
-          <td class="quiet">
+          <td class="quiet when">
             version {{ set.version }}, {{ set.changedBy }},
             {{ dayWords(set.changedAt.slice(0, 10)) }}
           </td>
@@ -80,5 +80,8 @@ td {
   vertical-align: top;
   padding: 4px 12px;
   border-bottom: 1px solid #eee5d2;
+}
+.when {
+  white-space: nowrap;
 }
 </style>

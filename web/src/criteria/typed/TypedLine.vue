@@ -2,7 +2,7 @@
 import { count } from '@/stick'
 import { computed, nextTick, ref, shallowRef, useId, useTemplateRef } from 'vue'
 import type { CriteriaDocument, JsonObject, TermSet } from '../document'
-import { sortOf, take, termSetWith, withTermSets, type Offer } from './offers'
+import { sortOf, take, termSetOf, withTermSets, type Offer } from './offers'
 import { useTyped } from './useTyped'
 
 /** A criterion typed in the words that sentences print, with suggestions from the records. */
@@ -51,7 +51,7 @@ function onInput() {
 
 async function choose(offer: Offer) {
   if (offer.member) {
-    const termSet = termSetWith(withTermSets(document, made.value), offer)
+    const termSet = termSetOf(withTermSets(document, made.value), offer)
     made.value = [...made.value.filter((one) => one.id !== termSet.id), termSet]
   }
   const caret = input.value?.selectionStart ?? text.value.length

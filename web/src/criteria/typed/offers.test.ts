@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { emptyDocument, putTermSet } from '../document'
-import { sortOf, take, termSetWith, type Offer } from './offers'
+import { sortOf, take, termSetOf, type Offer } from './offers'
 
 const OFFER: Offer = { from: 3, words: 'Hearing check', what: 'TERM_SET', says: '', count: 4 }
 const TERM: Offer = {
@@ -30,7 +30,7 @@ describe('taking an offer', () => {
 
 describe('a term that is in no term set', () => {
   it('becomes a new term set of its name', () => {
-    expect(termSetWith(emptyDocument(), TERM)).toEqual({
+    expect(termSetOf(emptyDocument(), TERM)).toEqual({
       id: 'hearing-check-yearly',
       name: 'Hearing check, yearly',
       members: [{ code: 'HC1', system: 'local' }],
@@ -43,7 +43,7 @@ describe('a term that is in no term set', () => {
       name: 'hearing check, Yearly',
       members: [{ text: 'x' }],
     })
-    expect(termSetWith(document, TERM)).toEqual({
+    expect(termSetOf(document, TERM)).toEqual({
       id: 'hc',
       name: 'hearing check, Yearly',
       members: [{ text: 'x' }, { code: 'HC1', system: 'local' }],
@@ -56,7 +56,7 @@ describe('a term that is in no term set', () => {
       name: 'Other',
       members: [],
     })
-    expect(termSetWith(document, TERM).id).toBe('hearing-check-yearly-2')
+    expect(termSetOf(document, TERM).id).toBe('hearing-check-yearly-2')
   })
 })
 

@@ -8,6 +8,7 @@ import {
   type JsonObject,
   type TermSet,
 } from '../document'
+import { withMember } from '../termsets/members'
 
 export type Offer = Schemas['Offer']
 
@@ -29,16 +30,19 @@ function bare(words: string): string {
   return words.replace(/^“(.*)”$/, '$1').replaceAll('””', '”')
 }
 
-/** The term set that a term of the records goes into: the one that is called so, or a new one. */
-export function termSetWith(document: CriteriaDocument, offer: Offer): TermSet {
-  const name = bare(offer.words)
-  const member = offer.member as JsonObject
+/** The term set that a member goes into: the one that is called so, or a new one. */
+export function termSetWith(document: CriteriaDocument, name: string, member: JsonObject): TermSet {
   const known = termSetsOf(document).find((one) => one.name.toLowerCase() === name.toLowerCase())
   if (known) {
-    return { ...known, members: [...known.members, member] }
+    return { ...known, members: withMember(known.members, member) }
   }
   const taken = new Set(termSetsOf(document).map((one) => one.id))
   return { id: firstFree(slug(name) || 'terms', taken), name, members: [member] }
+}
+
+/** The term set of an offered term that is in none so far. */
+export function termSetOf(document: CriteriaDocument, offer: Offer): TermSet {
+  return termSetWith(document, bare(offer.words), offer.member as JsonObject)
 }
 
 /** The document with the term sets that offers brought along. */

@@ -45,6 +45,28 @@ public record CriteriaSet(
                 .flatMap(section -> section);
     }
 
+    /** The set as it would be if a criterion of it were not there. */
+    public CriteriaSet without(Criterion criterion) {
+        return new CriteriaSet(
+                id,
+                name,
+                purpose,
+                population,
+                dials,
+                termSets,
+                rosters,
+                without(criterion, include),
+                without(criterion, exclude),
+                shouldHave.map(should -> new ShouldHave(should.rule(), without(criterion, should.of()))),
+                bands,
+                show,
+                order);
+    }
+
+    private static List<Criterion> without(Criterion criterion, List<Criterion> criteria) {
+        return criteria.stream().filter(one -> !one.equals(criterion)).toList();
+    }
+
     /** What should be on record, where any of it is switched on. */
     public Optional<ShouldHave> shouldHaveInForce() {
         return shouldHave.filter(should -> should.of().stream().anyMatch(criterion -> !criterion.off()));

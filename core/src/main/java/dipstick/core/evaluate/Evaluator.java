@@ -84,6 +84,14 @@ public final class Evaluator {
                 list);
     }
 
+    /** Who would be on the list without a criterion, and is not on it because of that one alone. */
+    public BitSet keptOffOnlyBy(Criterion criterion, Reading reading) {
+        BitSet only =
+                (BitSet) read(reading.set().without(criterion)).list().yes().clone();
+        only.andNot(reading.list().yes());
+        return only;
+    }
+
     /** Everybody on the list or to check, with due dates and bands, in the order of their numbers. */
     public List<ListMember> members(Reading reading) {
         return new ListMembers(this, reading.set()).of(reading.list());

@@ -48,9 +48,12 @@ public final class Terms {
         TermMatcher outside = new TermMatcher(leftOut.stream(), events);
         KnownWordings known = new KnownWordings();
         set.members().forEach(known::add);
+        // What has a keyword may be worded like anything: a letter is called just that.
+        TermMatcher named =
+                new TermMatcher(set.members().stream().filter(one -> !(one instanceof TermSet.Member.Keyword)), events);
         for (int concept = 0; concept < concepts.count(); concept++) {
             int text = concepts.text(concept);
-            if (text != Codes.MISSING && inside.matches(concept)) {
+            if (text != Codes.MISSING && named.matches(concept)) {
                 known.addWording(events.text().compared().get(text));
             }
         }

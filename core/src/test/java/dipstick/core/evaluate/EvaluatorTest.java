@@ -64,6 +64,21 @@ class EvaluatorTest {
     }
 
     @Test
+    void what_a_criterion_alone_keeps_off_the_list_is_known() {
+        Population records = Records.of(
+                "id,sex,site\na,female,Mill\nb,male,Mill\nc,male,Row\nd,female,Row\n",
+                "person_id,kind,on\na,visit,2026-01-01\n");
+        CriteriaSet set = Records.set(records, """
+                'include': [{'id': 'women', 'test': {'field': 'sex', 'in': ['female']}}],
+                'exclude': [{'id': 'row', 'test': {'field': 'site', 'in': ['Row']}}],
+                'shouldHave': {'rule': 'any', 'of': [{'id': 'seen', 'test': {'events': {'kinds': ['visit']}}}]}""");
+        Evaluator evaluator = new Evaluator(records, TODAY);
+        Reading reading = evaluator.read(set);
+        assertThat(set.criteria().map(one -> records.idsOf(evaluator.keptOffOnlyBy(one, reading))))
+                .containsExactly(List.of("b"), List.of("d"), List.of("a"));
+    }
+
+    @Test
     void what_was_entered_in_error_never_counts() {
         Population records = Records.of("id\na\n", "person_id,kind,status\na,visit, Entered-in-ERROR \n");
         assertThat(answer(records, "{'events': {}}", "a")).isEqualTo(Outcome.NO);

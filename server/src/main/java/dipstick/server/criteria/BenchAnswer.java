@@ -42,6 +42,7 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
      * @param left who is left after it; of what should be on record, the eligible who meet it
      * @param doubts what looks wrong about it
      * @param fell how many who were, or may have been, left before it are not after it
+     * @param onlyByIt how many are kept off the list by it alone
      */
     record CriterionLevel(
             Section section,
@@ -52,6 +53,7 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
             Optional<Counts> alone,
             Optional<Counts> left,
             Optional<Integer> fell,
+            Optional<Integer> onlyByIt,
             List<DoubtView> doubts) {}
 
     /** @param subject the term set or other criterion that it is about; empty where there is none */
@@ -84,10 +86,10 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
         CriteriaSet set = reading.set();
         List<Doubt> doubts = Doubts.of(evaluator, reading);
         List<CriterionLevel> criteria = new ArrayList<>();
-        add(criteria, Section.INCLUDE, set.include(), reading, doubts);
-        add(criteria, Section.EXCLUDE, set.exclude(), reading, doubts);
+        add(criteria, Section.INCLUDE, set.include(), evaluator, reading, doubts);
+        add(criteria, Section.EXCLUDE, set.exclude(), evaluator, reading, doubts);
         List<Criterion> asked = set.shouldHave().map(ShouldHave::of).orElse(List.of());
-        add(criteria, Section.SHOULD_HAVE, asked, reading, doubts);
+        add(criteria, Section.SHOULD_HAVE, asked, evaluator, reading, doubts);
         Levels levels = new Levels(
                 reading.people().cardinality(),
                 reading.deceased(),
@@ -99,7 +101,12 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
     }
 
     private static void add(
-            List<CriterionLevel> all, Section section, List<Criterion> criteria, Reading reading, List<Doubt> doubts) {
+            List<CriterionLevel> all,
+            Section section,
+            List<Criterion> criteria,
+            Evaluator evaluator,
+            Reading reading,
+            List<Doubt> doubts) {
         SentencePrinter printer = new SentencePrinter(reading.asOf());
         for (int i = 0; i < criteria.size(); i++) {
             Criterion criterion = criteria.get(i);
@@ -115,6 +122,7 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
                     level.map(one -> Counts.of(one.alone())),
                     level.map(one -> Counts.of(Fallen.left(reading, one))),
                     level.map(one -> Fallen.at(reading, one).cardinality()),
+                    level.map(_ -> evaluator.keptOffOnlyBy(criterion, reading).cardinality()),
                     doubts.stream()
                             .filter(doubt -> doubt.criterion().equals(criterion.id()))
                             .map(doubt -> new DoubtView(doubt.kind(), doubt.message(), doubt.subject()))

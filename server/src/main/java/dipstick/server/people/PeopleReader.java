@@ -150,6 +150,9 @@ public class PeopleReader {
                 event,
                 kind,
                 (what.isEmpty() ? kind : what) + amount.stripTrailing(),
+                code,
+                events.system().writtenAt(event),
+                text,
                 events.status().writtenAt(event),
                 days.map(DayWords::date).orElse("undated"),
                 evaluator

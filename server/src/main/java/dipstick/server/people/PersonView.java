@@ -34,12 +34,17 @@ public record PersonView(
     /**
      * A record on the time line.
      *
+     * @param what it says, with its value
+     * @param code empty where it has none, as are {@code system} and {@code text}
      * @param first the first day it may have been on, an ISO date; nothing where it is undated
      */
     public record TimelineRecord(
             int number,
             String kind,
             String what,
+            String code,
+            String system,
+            String text,
             String status,
             String when,
             Optional<String> first,

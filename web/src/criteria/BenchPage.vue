@@ -215,6 +215,9 @@ function onKey(event: KeyboardEvent) {
   if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 's') {
     event.preventDefault()
     void save()
+  } else if ((event.ctrlKey || event.metaKey) && event.key === 'Enter' && canPublish.value) {
+    event.preventDefault()
+    openPublish()
   } else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !typing) {
     event.preventDefault()
     if (event.shiftKey) {
@@ -230,6 +233,7 @@ function onKey(event: KeyboardEvent) {
 useEventListener(window, 'keydown', onKey)
 const KEYS = [
   ['Ctrl+S', 'save as a draft'],
+  ['Ctrl+Enter', 'publish'],
   ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
   ['Alt+1, Alt+2, Alt+3', 'type a criterion to include, exclude, should have'],
   ['Tab, Enter', 'go to a word of a sentence, change it'],

@@ -76,7 +76,20 @@ export function useSavedSet(id: () => string, account: string) {
     }
   })
 
-  watch(id, load, { immediate: true })
+  /** A new set that was just saved is at its address already: reading it again would take the focus away. */
+  function isHere(): boolean {
+    return loaded.value && state.value !== undefined && id() === document.value.id
+  }
+
+  watch(
+    id,
+    () => {
+      if (!isHere()) {
+        void load()
+      }
+    },
+    { immediate: true },
+  )
 
   /** Does something with the set at the server, and takes over what came of it; false where it was refused. */
   async function act(ask: () => Promise<SetDocument>): Promise<boolean> {

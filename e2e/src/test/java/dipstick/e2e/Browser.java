@@ -27,7 +27,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** Headless Chromium at 1280 by 800, with the few gestures that the tests need. */
 final class Browser implements AutoCloseable {
-    private static final Set<String> GRAVE = Set.of("serious", "critical");
+    private static final Set<String> GRAVE = Set.of("moderate", "serious", "critical");
 
     private final ChromeDriver driver;
     private final WebDriverWait wait;
@@ -61,9 +61,48 @@ final class Browser implements AutoCloseable {
         this.driver = new ChromeDriver(service, options);
         this.wait = new WebDriverWait(driver, Duration.ofSeconds(10), Duration.ofMillis(100));
         wait.ignoring(StaleElementReferenceException.class);
+        resize(1280, 800);
+    }
+
+    void resize(int width, int height) {
         driver.executeCdpCommand(
                 "Emulation.setDeviceMetricsOverride",
-                Map.of("width", 1280, "height", 800, "deviceScaleFactor", 1, "mobile", false));
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+    }
+
+    /** What of the page cannot be seen whole, because it goes beyond the window's edge or what holds it. */
+    Object cutOff() {
+        return run("""
+                const page = document.documentElement
+                const wide = page.scrollWidth > page.clientWidth ? ['the page'] : []
+                const out = [...document.querySelectorAll('button, a, input, h1, h2, .word, th')]
+                  .filter((one) => one.checkVisibility() && one.type !== 'file' && !one.closest('svg'))
+                  .filter((one) => {
+                    const box = one.getBoundingClientRect()
+                    return box.width > 0 && (box.left < -1 || box.right > window.innerWidth + 1)
+                  })
+                return [...wide, ...out.map((one) => one.outerHTML.slice(0, 120))]
+                """);
+    }
+
+    /** Goes on by the tabulator until what has the focus fits. */
+    void tabTo(String css) {
+        tabTo(css, () -> press(Keys.TAB));
+    }
+
+    /** As {@link #tabTo}, backwards. */
+    void tabBackTo(String css) {
+        tabTo(css, () -> chord(Keys.SHIFT, Keys.TAB));
+    }
+
+    private void tabTo(String css, Runnable tab) {
+        for (int i = 0; i < 80; i++) {
+            tab.run();
+            if (Boolean.TRUE.equals(run("return document.activeElement.matches(arguments[0])", css))) {
+                return;
+            }
+        }
+        throw new AssertionError("The tabulator does not come to " + css);
     }
 
     void open(String address) {
@@ -169,7 +208,7 @@ final class Browser implements AutoCloseable {
     }
 
     /**
-     * What axe finds that is serious or critical, in words. Waits until nothing moves and no message is shown that may
+     * What axe finds that is moderate or worse, in words. Waits until nothing moves and no message is shown that may
      * go meanwhile: what is half faded has no contrast that could be judged.
      */
     List<String> graveViolations() {

@@ -1,6 +1,7 @@
 package dipstick.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.InstanceOfAssertFactories.LIST;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -13,6 +14,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.openqa.selenium.Keys;
 
 /**
@@ -181,6 +184,47 @@ class DemoIT {
 
     @Test
     @Order(7)
+    void an_old_version_is_looked_at_and_not_changed() {
+        browser.click("What can be done with this set");
+        browser.click("Versions");
+        browser.click("Look at it, the newest");
+        browser.awaitText(".notice", "You are looking at version 1");
+        browser.clickOn("[aria-label='Should have'] .grip");
+        browser.click("Switch off");
+        browser.awaitText(".p-toast", "Version 1 is only looked at");
+        browser.click("Go back to the newest");
+        browser.awaitGone(".notice");
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1024, 1280, 1920})
+    @Order(8)
+    void nothing_is_cut_off_at_any_width(int width) {
+        browser.resize(width, 800);
+        browser.click("Criteria");
+        browser.awaitText("main", "Lithium monitoring due");
+        assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
+        browser.click("Lithium monitoring due");
+        browser.awaitText("[data-level=list]", "on the list");
+        assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
+        browser.clickOn("[data-person]");
+        browser.awaitText(".person", "Time line");
+        assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
+        browser.clickOn("[data-criterion=level] [data-control=SELECTION]");
+        browser.find(".p-popover .slot");
+        assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
+        browser.click("Edit lithium level");
+        browser.awaitText(".p-dialog", "Shared by");
+        assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.click("Leave as it was");
+        browser.awaitGone(".p-dialog");
+        browser.press(Keys.ESCAPE);
+        browser.resize(1280, 800);
+    }
+
+    @Test
+    @Order(9)
     void a_caller_has_the_lists_and_no_other_place() {
         browser.click("Sign out");
         browser.click("Tam Birchall, caller");

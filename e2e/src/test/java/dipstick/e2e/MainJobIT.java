@@ -30,6 +30,7 @@ import tools.jackson.databind.json.JsonMapper;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class MainJobIT {
     private static final Path KIT = Path.of("../core/src/test/resources/conformance");
+    private static final String NAME = "[aria-label='Name of the set']";
     private static final JsonMapper JSON = JsonMapper.shared();
 
     @TempDir
@@ -137,16 +138,13 @@ class MainJobIT {
 
     @Test
     @Order(4)
-    void a_set_is_built_from_nothing_with_keyboard_and_mouse() {
+    void a_set_is_built_from_nothing_by_mouse_and_typing() {
         browser.click("Criteria");
         browser.click("New set");
-        browser.type("[aria-label='Name of the set']", "Levels one after another");
+        browser.type(NAME, "Levels one after another");
         setAsOf("31 Aug 2026");
 
-        // By keyboard alone: an age, as it is offered.
-        browser.named("Add to include").sendKeys(Keys.ENTER);
-        browser.find("[role=menu]");
-        browser.press(Keys.ARROW_DOWN, Keys.ENTER);
+        add("include", "An age");
         browser.awaitText("[data-criterion=age]", "aged 18 or over");
 
         add("include", "A person's field");
@@ -212,9 +210,6 @@ class MainJobIT {
         browser.type(".p-dialog input[placeholder='hearing check']", "Hearing check");
         String find = ".p-dialog input[placeholder='Type a code or wording']";
         browser.type(find, "hc1");
-        browser.clickOn(".found label:has(input):has(span)");
-        // The most frequent HC1 may be of either system: only that of the local one is wanted.
-        untickAll();
         tick("code HC1 of local");
         browser.type(find, "HC2");
         browser.click("Add code “HC2” of any system");
@@ -226,14 +221,8 @@ class MainJobIT {
         browser.awaitGone(".p-dialog");
     }
 
-    private void untickAll() {
-        while (browser.has(".members button[aria-label^=Remove]")) {
-            browser.clickOn(".members button[aria-label^=Remove]");
-        }
-    }
-
     private void tick(String words) {
-        browser.until(page -> browser.findAll(".found .term").stream()
+        browser.until(page -> browser.findAll(".found tbody tr").stream()
                 .filter(term -> term.getText().toLowerCase(Locale.ROOT).contains(words.toLowerCase(Locale.ROOT)))
                 .findFirst()
                 .map(term -> {
@@ -330,10 +319,15 @@ class MainJobIT {
 
     @Test
     @Order(8)
-    void it_is_saved_and_there_after_a_reload() {
+    void it_is_saved_as_a_draft_then_published_and_there_after_a_reload() {
         browser.click("Save");
-        browser.awaitText(".head", "version 1, Mera Coordinator");
+        browser.awaitText(".head", "draft, never published, Mera Coordinator");
         assertThat(browser.path()).isEqualTo("/criteria/levels-one-after-another");
+        browser.clickOn(".head button:last-child");
+        browser.awaitText(".p-dialog", "on the list today");
+        browser.type(".p-dialog textarea", "Asked for by the practice");
+        browser.clickOn(".p-dialog button[type=submit]");
+        browser.awaitText(".head", "version 1, Mera Coordinator");
         browser.reload();
         setAsOf("31 Aug 2026");
         browser.awaitText("[data-level=list]", expected.at("/list/yes").asInt() + " on the list");
@@ -341,24 +335,135 @@ class MainJobIT {
 
     @Test
     @Order(9)
-    void a_change_that_somebody_else_saved_meanwhile_is_not_overwritten() {
-        browser.run("""
-                return fetch('/api/criteria/levels-one-after-another').then(r => r.json()).then(set =>
-                  fetch('/api/criteria/levels-one-after-another', {method: 'PUT',
-                    headers: {'Content-Type': 'application/json', 'If-Match': '"1"',
-                      'X-XSRF-TOKEN': document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]},
-                    body: JSON.stringify({...set.document, purpose: 'Changed elsewhere'})}))
-                """);
-        browser.type("[aria-label='Name of the set']", "Levels, changed here");
-        browser.click("Save");
-        browser.awaitText("[role=alert]", "saved version 2 of this set meanwhile");
-        browser.click("Save mine under another name");
+    void the_same_set_is_built_by_keyboard_alone() {
+        browser.tabBackTo("nav a[href='/criteria']");
+        browser.press(Keys.ENTER);
+        browser.awaitText("main", "Levels one after another");
+        browser.tabTo(".page-head button:last-child");
+        browser.press(Keys.ENTER);
+        browser.find(NAME);
+        browser.tabTo(NAME);
+        browser.press("By keyboard");
+        browser.tabTo("#as-of");
+        browser.chord(Keys.CONTROL, "a");
+        browser.press("31 Aug 2026", Keys.ENTER, Keys.ESCAPE, Keys.TAB);
+
+        typeCriterion("1", "aged 18 or over");
+        typeCriterion("1", "wears aid is yes");
+        typeCriterion("2", "status is moved away");
+        typeCriterion("2", "aged 39 or under");
+        browser.tabBackTo("[data-criterion=aged-39-or-under] .grip");
+        browser.press(Keys.ENTER);
+        browser.find("[role=menu]");
+        for (int item = 0; item < 9; item++) {
+            browser.press(Keys.ARROW_DOWN);
+        }
+        browser.press(Keys.ENTER);
+        browser.awaitText("[data-criterion=aged-39-or-under]", "can’t tell counts as no");
+
+        // The term set of the set before is offered while it is typed.
+        browser.chord(Keys.ALT, "3");
+        browser.press("a hearing ch");
+        browser.awaitText("[role=listbox]:has([aria-selected=true])", "Hearing check");
+        browser.press(Keys.ENTER, "in the last 12 moons");
+        browser.awaitText("[role=status] .marked", "moons");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.press(Keys.BACK_SPACE, Keys.BACK_SPACE, Keys.BACK_SPACE, Keys.BACK_SPACE, "onths");
+        browser.awaitText("[role=status]", "had a Hearing check in the last 12 months (31 Aug 2025 to 31 Aug 2026)");
+        browser.press(Keys.ENTER);
+
+        List<String> order = List.of("aged-18-or-over", "wears-aid-is-yes", "status-is-moved-away", "aged-39-or-under");
+        for (int i = 0; i < order.size(); i++) {
+            assertLevel(order.get(i), expected.get("levels").get(i).get("remaining"));
+        }
+        assertLevel("a-hearing-check-in-the-last-12-months", expected.get("has"));
+        assertThat(browser.text("[data-level=list]"))
+                .isEqualTo(expected.at("/list/yes").asInt() + " on the list");
+
+        browser.chord(Keys.CONTROL, "s");
+        browser.awaitText(".head", "draft, never published");
+        browser.chord(Keys.CONTROL, Keys.ENTER);
+        browser.awaitText(".p-dialog", "on the list today");
+        browser.tabTo(".p-dialog button[type=submit]");
+        browser.press(Keys.ENTER);
         browser.awaitText(".head", "version 1, Mera Coordinator");
-        assertThat(browser.path()).isEqualTo("/criteria/levels-changed-here-mine");
+        assertThat(browser.path()).isEqualTo("/criteria/by-keyboard");
+    }
+
+    private void typeCriterion(String section, String words) {
+        browser.chord(Keys.ALT, section);
+        browser.press(words);
+        browser.awaitText("[role=status]", "adds: ");
+        browser.press(Keys.ENTER);
+        browser.find("[data-criterion=" + words.replace(' ', '-') + "] .level");
     }
 
     @Test
     @Order(10)
+    void a_change_that_somebody_else_saved_meanwhile_is_not_overwritten() {
+        browser.run("""
+                return fetch('/api/criteria/by-keyboard').then(r => r.json()).then(set =>
+                  fetch('/api/criteria/by-keyboard', {method: 'PUT',
+                    headers: {'Content-Type': 'application/json', 'If-Match': `"${set.revision}"`,
+                      'X-XSRF-TOKEN': document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]},
+                    body: JSON.stringify({...set.document, purpose: 'Changed elsewhere'})}))
+                """);
+        browser.type(NAME, "Levels, changed here");
+        browser.click("Save");
+        browser.awaitText("[role=alert]", "changed this set meanwhile");
+        browser.click("Save mine under another name");
+        browser.awaitText(".head", "draft, never published, Mera Coordinator");
+        assertThat(browser.path()).isEqualTo("/criteria/levels-changed-here-mine");
+    }
+
+    @Test
+    @Order(11)
+    void a_term_set_is_changed_for_all_sets_that_hold_it() {
+        browser.click("Records");
+        browser.awaitText("[aria-label='Term sets']", "Levels one after another");
+        browser.click("Hearing check");
+        browser.awaitText(".p-dialog .effects", "Shared by By keyboard, Levels one after another");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.clickOn(".members button[aria-label='Remove keyword audiogram']");
+        browser.awaitText(".p-dialog .effects", "By keyboard");
+        browser.awaitText(".p-dialog .effects li", "would leave");
+        browser.click("Leave as it was");
+        browser.awaitGone(".p-dialog");
+    }
+
+    @Test
+    @Order(12)
+    void the_set_is_shown_and_pasted_as_text() {
+        browser.click("Criteria");
+        browser.click("By keyboard");
+        browser.awaitText("[data-level=list]", "on the list");
+        browser.click("What can be done with this set");
+        browser.click("As text");
+        browser.until(page -> textOfSet().contains("- had a Hearing check in the last 12 months"));
+        assertThat(browser.graveViolations()).isEmpty();
+        setText(textOfSet().replace("aged 18 or over", "aged eighteen or over"));
+        browser.click("Use this text");
+        browser.awaitText(".mistakes", "“eighteen” does not fit here");
+        setText(textOfSet().replace("eighteen", "21"));
+        browser.click("Use this text");
+        browser.awaitText("[data-criterion=aged-18-or-over]", "aged 21 or over");
+        browser.click("Undo");
+        browser.awaitText("[data-criterion=aged-18-or-over]", "aged 18 or over");
+    }
+
+    private static String textOfSet() {
+        return String.valueOf(browser.find("#set-text").getDomProperty("value"));
+    }
+
+    private static void setText(String text) {
+        browser.run(
+                "const area = document.querySelector('#set-text'); area.value = arguments[0];"
+                        + "area.dispatchEvent(new Event('input'))",
+                text);
+    }
+
+    @Test
+    @Order(13)
     void the_downloaded_list_is_what_the_command_line_prints() throws Exception {
         browser.click("Lists");
         browser.awaitText("main", "Levels one after another");
@@ -405,7 +510,7 @@ class MainJobIT {
     }
 
     @Test
-    @Order(11)
+    @Order(14)
     void signing_out_closes_every_place() {
         browser.click("Sign out");
         browser.find("#password");

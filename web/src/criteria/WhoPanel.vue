@@ -2,7 +2,7 @@
 import { sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { PersonPanel } from '@/people'
 import { count } from '@/stick'
-import { Veiled } from '@/veil'
+import { Veiled, VeiledWords } from '@/veil'
 import Button from 'primevue/button'
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Draft } from './levels'
@@ -233,7 +233,8 @@ watch(
       <ol v-else class="people">
         <template v-for="({ person: one, why }, i) in people" :key="one.id">
           <li v-if="why && why !== people[i - 1]?.why" class="why">
-            {{ why }} <strong>{{ withReason(why) }}</strong>
+            <VeiledWords :text="why" :telling="[one.born]" />
+            <strong>{{ withReason(why) }}</strong>
           </li>
           <li>
             <button class="person-row" :data-person="one.id" @click="open(one.id)">

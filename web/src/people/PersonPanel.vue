@@ -21,6 +21,22 @@ function recordsOf(reason: Schemas['ReasonView']): number[] {
 
 const lit = computed(() => new Set(view.criteria.flatMap((one) => recordsOf(one.reason))))
 const bySection = computed(() => grouped(view.criteria, (one) => one.section))
+/** What a reason must not say while the veil is down: their fields that are theirs alone. */
+const TELLING = new Set([
+  'id',
+  'family name',
+  'given name',
+  'birth date',
+  'phone',
+  'mobile',
+  'email',
+  'address',
+  'postcode',
+])
+const telling = computed(() => [
+  view.person.born,
+  ...view.details.filter((one) => TELLING.has(one.field)).map((one) => one.value),
+])
 const details = computed(() => view.details.filter((one) => !HIDDEN.has(one.field)))
 
 const standing = computed(() => {
@@ -62,7 +78,7 @@ const standing = computed(() => {
       <h3>{{ SECTIONS[section] }}</h3>
       <div v-for="criterion in criteria" :key="criterion.id" class="criterion">
         <div class="quiet">{{ criterion.sentence }}</div>
-        <ReasonLine :reason="criterion.reason" />
+        <ReasonLine :reason="criterion.reason" :telling="telling" />
       </div>
     </section>
 

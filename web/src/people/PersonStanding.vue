@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
+import { VeiledWords } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import Drop from './Drop.vue'
@@ -56,7 +57,9 @@ function dueWords(due: string): string {
         >
           <Drop :outcome="one.list ?? 'NO'" />
           <span class="name">{{ one.name }}</span>
-          <span class="why">{{ one.why }}</span>
+          <span class="why"
+            ><VeiledWords :text="one.why" :telling="view ? [view.person.born] : []"
+          /></span>
           <span class="quiet due">{{ dueWords(one.due) }}</span>
         </button>
       </li>

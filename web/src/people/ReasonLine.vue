@@ -1,16 +1,21 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
+import { VeiledWords } from '@/veil'
 import Drop from './Drop.vue'
 
-defineProps<{ reason: Schemas['ReasonView'] }>()
+defineProps<{
+  reason: Schemas['ReasonView']
+  /** What tells who it is. */
+  telling: readonly string[]
+}>()
 </script>
 
 <template>
   <div class="reason">
     <Drop :outcome="reason.outcome" />
     <div>
-      {{ reason.words }}
-      <ReasonLine v-for="(part, i) in reason.parts" :key="i" :reason="part" />
+      <VeiledWords :text="reason.words" :telling="telling" />
+      <ReasonLine v-for="(part, i) in reason.parts" :key="i" :reason="part" :telling="telling" />
     </div>
   </div>
 </template>

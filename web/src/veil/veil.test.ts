@@ -2,7 +2,7 @@ import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, expect, it } from 'vitest'
 import { nextTick } from 'vue'
-import { useVeil, Veiled, VEIL_KEY } from '.'
+import { useVeil, Veiled, VeiledWords, VEIL_KEY } from '.'
 
 beforeEach(() => {
   sessionStorage.clear()
@@ -29,4 +29,15 @@ it('is turned by its key, and hides nothing where nothing is', async () => {
   await nextTick()
   expect(veil.isDown).toBe(true)
   expect(nothing.text()).toBe('')
+})
+
+it('takes out of a sentence what tells who somebody is', async () => {
+  const text = 'Aged 23, born 9 Jun 2003. Family name is Marl (a.b).'
+  const telling = ['', 'a', '9 Jun 2003', 'Marl', '(a.b)']
+  const sentence = mount(VeiledWords, { props: { text, telling } })
+  expect(sentence.text()).toBe(text)
+  useVeil().turn()
+  await nextTick()
+  expect(sentence.html()).not.toMatch(/2003|Marl|a\.b/)
+  expect(sentence.text()).toContain('Aged 23, born')
 })

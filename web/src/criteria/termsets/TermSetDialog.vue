@@ -11,6 +11,7 @@ import { computed, ref, watch } from 'vue'
 import { firstFree, slug, type JsonObject, type TermSet } from '../document'
 import { isSame, means, wordsOf, type Term } from './members'
 import { copyOf, says, sharedQuery } from './shared'
+import TermSetVersions from './TermSetVersions.vue'
 import TermTable from './TermTable.vue'
 import { useMembers } from './useMembers'
 
@@ -301,9 +302,8 @@ function takeShared() {
       </div>
       <section v-if="holds" class="wide effects" aria-label="What changing it does" role="status">
         <p class="quiet">
-          Version {{ holds.version }}, {{ holds.changedBy }},
-          {{ dayWords(holds.changedAt.slice(0, 10)) }}. Shared by
-          {{ holds.usedBy.join(', ') || 'no other set' }}.
+          Changed by {{ holds.changedBy }}, {{ dayWords(holds.changedAt.slice(0, 10)) }}. Shared by
+          {{ holds.usedBy.join(', ') || 'no set' }}.
         </p>
         <ul v-if="changed && effects?.length">
           <li v-for="one in effects" :key="one.id">
@@ -312,6 +312,7 @@ function takeShared() {
             {{ count(one.joined) }} would join, {{ count(one.left) }} would leave.
           </li>
         </ul>
+        <TermSetVersions :id="holds.id" :version="holds.version" />
       </section>
       <div class="buttons wide">
         <Button type="button" text label="Leave as it was" @click="visible = false" />

@@ -197,6 +197,7 @@ async function makeCopy() {
     const name = `${document.value.name} (copy)`
     newDraft.value = {
       document: { ...document.value, id: '', name },
+      from: `This is a copy of “${document.value.name}”, and is not saved.`,
       at: new Date().toISOString(),
     }
     await router.push(`/criteria/${NEW}`)
@@ -301,7 +302,7 @@ const KEYS = [
       </template>
     </p>
     <p v-if="broughtBack" class="notice calm" role="status">
-      Your changes of {{ broughtBack }} that were not saved are back.
+      {{ broughtBack }}
       <button class="word" @click="set.putAway">Go back to what is saved</button>
     </p>
     <p v-if="lookedAt" class="notice calm" role="status">

@@ -57,7 +57,8 @@ async function act(address: string, set: Schemas['SetSummary'], options: Request
 
 function standing(set: Schemas['SetSummary']): string {
   const version = set.version ? `version ${String(set.version)}` : 'never published'
-  return `${set.draft && set.version ? `draft after ${version}` : version}, ${set.changedBy}, ${when(set.changedAt)}`
+  const used = set.retired ? 'retired, ' : ''
+  return `${used}${set.draft && set.version ? `draft after ${version}` : version}, ${set.changedBy}, ${when(set.changedAt)}`
 }
 
 const file = useTemplateRef('file')
@@ -90,6 +91,7 @@ async function putOnBench(document: CriteriaDocument, over: Schemas['SetSummary'
     draft.value = {
       document: over ? document : { ...document, id: '' },
       revision: over?.revision,
+      from: 'This comes from a file, and is not saved.',
       at: new Date().toISOString(),
     }
     await router.push(`/criteria/${encodeURIComponent(draftId.value)}`)
@@ -129,7 +131,7 @@ function when(iso: string): string {
     </p>
     <p v-else-if="data && sets.length === 0">No set’s name or purpose holds “{{ find }}”.</p>
     <ul v-else class="sets">
-      <li v-for="set in sets" :key="set.id" :class="{ retired: set.retired }">
+      <li v-for="set in sets" :key="set.id">
         <RouterLink :to="`/criteria/${encodeURIComponent(set.id)}`">{{ set.name }}</RouterLink>
         <span>{{ set.purpose }}</span>
         <span class="quiet">
@@ -166,10 +168,6 @@ function when(iso: string): string {
   gap: 14px;
   padding: 8px 14px;
   border-bottom: 1px solid #eee5d2;
-}
-
-.retired {
-  opacity: 0.65;
 }
 
 .sets a {

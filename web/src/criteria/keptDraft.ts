@@ -10,6 +10,8 @@ export interface KeptDraft {
   document: CriteriaDocument
   /** The revision that it was made from; none for a new set. */
   revision?: number
+  /** Where it comes from, in a sentence; nothing where it was changed here. */
+  from?: string
   /** When it was last changed, as an instant. */
   at: string
 }

@@ -104,7 +104,7 @@ it('follows a term set that was changed for all sets', async () => {
     changedBy: '',
     usedBy: [],
   }
-  set.takeTermSet({ termSet, sets: [{ id: 'lithium', before: 3, after: 4 }] })
+  set.takeTermSet({ termSet, sets: [{ id: 'lithium', before: 3, after: 4, version: 2 }] })
   expect(set.document.value.termSets).toEqual([
     { id: 'li', name: 'lithium', members: [{ code: 'LI' }] },
   ])

@@ -28,7 +28,7 @@ export function useSavedSet(id: () => string, account: string) {
   const conflict = ref(false)
   const loaded = ref(false)
   const saving = ref(false)
-  /** When the changes that came back from the browser were made, in words. */
+  /** Where the changes come from that are here and not saved, in words. */
   const broughtBack = ref('')
 
   const document = computed(() => history.current.value)
@@ -63,7 +63,8 @@ export function useSavedSet(id: () => string, account: string) {
       history.change(draft.document)
       // Not the newest revision: if somebody else changed the set meanwhile, saving must say so.
       revision.value = draft.revision
-      broughtBack.value = timeWords(draft.at)
+      broughtBack.value =
+        draft.from ?? `Your changes of ${timeWords(draft.at)} that were not saved are back.`
     }
     loaded.value = true
   }
@@ -196,7 +197,8 @@ export function useSavedSet(id: () => string, account: string) {
     history.change(putTermSet(document.value, termSet))
     if (rewritten && rewritten.before === revision.value) {
       revision.value = rewritten.after
-      state.value = state.value && { ...state.value, revision: rewritten.after }
+      const { after, version } = rewritten
+      state.value = state.value && { ...state.value, revision: after, version }
       saved.value = wasSaved ? history.current.value : putTermSet(saved.value, termSet)
       kept.value = wasSaved
         ? null

@@ -209,8 +209,11 @@ function takeShared() {
     <form class="terms" @submit.prevent="holds && !changed ? (visible = false) : saveHere()">
       <p v-if="problem" class="notice wide" role="alert">{{ problem }}</p>
       <p v-if="termSet && shared && !holds" class="notice calm wide" role="status">
-        This set says something else than the “{{ shared.name }}” that
-        {{ shared.usedBy.length ? shared.usedBy.join(', ') : 'others' }} may share.
+        These are not the members of the shared “{{ shared.name }}”<template
+          v-if="shared.usedBy.length"
+          >, which {{ shared.usedBy.join(', ') }}
+          {{ shared.usedBy.length > 1 ? 'hold' : 'holds' }}</template
+        >.
         <button type="button" class="word" @click="takeShared">Take the shared one</button>
       </p>
       <label class="name">

@@ -183,11 +183,11 @@ public class CriteriaSets {
             keepVersion(saved, note);
             audit.record(who, Act.CRITERIA_PUBLISHED, set.id() + ", version " + version + ": " + note);
         }
-        return Optional.of(new Rewritten(set.id(), set.revision(), saved.revision()));
+        return Optional.of(new Rewritten(set.id(), set.revision(), saved.revision(), version));
     }
 
-    /** A set that was changed from outside it, with its revision before and after. */
-    public record Rewritten(String id, int before, int after) {}
+    /** A set that was changed from outside it, with its revision before and after, and the version it now has. */
+    public record Rewritten(String id, int before, int after, int version) {}
 
     /** Takes a set out of use, or back into it. It is kept with its versions. */
     @Transactional

@@ -3,6 +3,7 @@ package dipstick.server.criteria;
 import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.Criterion;
 import dipstick.core.criteria.ShouldHave;
+import dipstick.core.criteria.TermSet;
 import dipstick.core.evaluate.Level.Section;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.wording.SentencePrinter;
@@ -12,6 +13,8 @@ import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * One published version of a set, beside the one before it; or a draft, beside what is published.
@@ -53,8 +56,13 @@ record SetVersion(
                 changes.add("Removed: " + words);
             }
         });
+        Map<String, TermSet> termSets =
+                before.termSets().stream().collect(Collectors.toMap(TermSet::id, Function.identity()));
+        after.termSets().stream()
+                .filter(set -> termSets.containsKey(set.id()) && !set.equals(termSets.get(set.id())))
+                .forEach(set -> changes.add("Changed: the term set “" + set.name() + "”"));
         if (changes.isEmpty() && !before.equals(after)) {
-            changes.add("Changed: its name, dials, term sets or what it shows");
+            changes.add("Changed: its name, purpose, dials or what it shows");
         }
         return changes;
     }

@@ -238,6 +238,7 @@ const KEYS = [
   ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
   ['Alt+1, Alt+2, Alt+3', 'type a criterion to include, exclude, should have'],
   ['Tab, Enter', 'go to a word of a sentence, change it'],
+  ['F2 on a sentence', 'type it anew'],
   ['Alt+↑, Alt+↓ on a sentence', 'move it up, down, also into the next section'],
   ['Alt+O on a sentence', 'switch it off or on'],
   ['Alt+Delete on a sentence', 'remove it'],

@@ -1,8 +1,9 @@
 import type { Schemas } from '@/api/client'
-import { mount } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import PrimeVue from 'primevue/config'
-import { expect, it } from 'vitest'
+import { expect, it, vi } from 'vitest'
 import CriterionLine from './CriterionLine.vue'
+import { emptyDocument } from './document'
 import type { Doubt } from './doubts'
 
 function line(...doubts: Doubt[]) {
@@ -16,7 +17,9 @@ function line(...doubts: Doubt[]) {
       phrases: [{ text: '18 or over', control: 'AGE', pointer: '' }],
       parts: [],
     },
-    alone: { yes: 5, unsure: 1 },
+    typed: 'aged 18 or over',
+    alone: { yes: 6, unsure: 1 },
+    onlyByIt: 2,
     left: { yes: 5, unsure: 1 },
     fell: 0,
     doubts,
@@ -28,6 +31,8 @@ function line(...doubts: Doubt[]) {
       before: undefined,
       people: 10,
       findings: [],
+      nameable: emptyDocument(),
+      asOf: '2026-11-23',
     },
     global: { plugins: [PrimeVue] },
   })
@@ -58,4 +63,37 @@ it('takes a label, and none when it is blank', async () => {
   await shown.find('input').setValue(' Grown up ')
   await shown.find('input').trigger('keydown', { key: 'Enter' })
   expect(shown.emitted('label')).toEqual([['Grown up']])
+})
+
+it('shows the criterion alone while its level is pointed at or has the focus', async () => {
+  const shown = line()
+  expect(shown.find('[role=tooltip]').exists()).toBe(false)
+  await shown.find('.numbers').trigger('mouseenter')
+  expect(shown.find('[role=tooltip]').text()).toBe(
+    'Alone: yes for 6, can’t tell for 1.It alone keeps 2 off the list.',
+  )
+  await shown.find('.numbers').trigger('mouseleave')
+  await shown.find('.level').trigger('focusin')
+  expect(shown.find('[role=tooltip]').exists()).toBe(true)
+})
+
+it('is typed anew, from the words that it has', async () => {
+  vi.stubGlobal('fetch', () =>
+    Promise.resolve(
+      new Response(
+        JSON.stringify({ test: { age: { from: 21 } }, sentence: 'aged 21 or over', offers: [] }),
+      ),
+    ),
+  )
+  const shown = line()
+  await shown.trigger('keydown', { key: 'F2' })
+  const input = shown.find<HTMLInputElement>('[role=combobox]')
+  expect(input.element.value).toBe('aged 18 or over')
+  await input.setValue('aged 21 or over')
+  await flushPromises()
+  await input.trigger('keydown', { key: 'Enter' })
+  await flushPromises()
+  expect(shown.emitted('retype')).toEqual([[{ age: { from: 21 } }, []]])
+  expect(shown.find('[role=combobox]').exists()).toBe(false)
+  vi.unstubAllGlobals()
 })

@@ -5,19 +5,23 @@ import InputText from 'primevue/inputtext'
 import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
 import { computed, nextTick, ref, useId, useTemplateRef, type ComponentPublicInstance } from 'vue'
-import type { Criterion } from './document'
+import type { CriteriaDocument, Criterion, JsonObject, TermSet } from './document'
 import { mendOf, type Doubt } from './doubts'
 import SentenceText from './SentenceText.vue'
+import { TypedLine } from './typed'
 import type { Behind } from './who'
 
 /** One criterion: the stick at its level, the numbers, the sentence, and what can be done with it. */
-const { criterion, level, before, people, findings } = defineProps<{
+const { criterion, level, before, people, findings, nameable, asOf } = defineProps<{
   criterion: Criterion
   level: Schemas['CriterionLevel']
   before: Schemas['CriterionLevel'] | undefined
   /** How many people would fill the stick. */
   people: number
   findings: string[]
+  /** The set with all that may be named in it. */
+  nameable: CriteriaDocument
+  asOf: string
 }>()
 const emit = defineEmits<{
   edit: [event: Event, control: NonNullable<Schemas['PhraseView']['control']>, pointer: string]
@@ -28,6 +32,7 @@ const emit = defineEmits<{
   unsure: [unsure: 'ask' | 'meets' | 'fails']
   label: [label: string]
   termSet: [id: string]
+  retype: [test: JsonObject, made: TermSet[]]
 }>()
 
 const menu = useTemplateRef('menu')
@@ -55,6 +60,7 @@ const items = computed<MenuItem[]>(() => [
   { label: criterion.off ? 'Switch on' : 'Switch off', command: () => emit('act', 'off') },
   { label: 'Move up', command: () => emit('move', -1) },
   { label: 'Move down', command: () => emit('move', 1) },
+  { label: 'Change by typing', command: openTyping },
   { label: criterion.label ? 'Change the label' : 'Add a label', command: openLabel },
   { label: 'Copy', command: () => emit('act', 'copy') },
   { label: 'Turn round (not so)', command: () => emit('act', 'not') },
@@ -85,8 +91,25 @@ function closeLabel(event: Event) {
   }
 }
 
+// The sentence typed anew.
+const typing = ref(false)
+const typedLine = useTemplateRef('typedLine')
+
+function openTyping() {
+  typing.value = true
+  void nextTick(() => typedLine.value?.focus())
+}
+
+function retyped(test: JsonObject, made: TermSet[]) {
+  typing.value = false
+  emit('retype', test, made)
+}
+
 function onKey(event: KeyboardEvent) {
-  if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+  if (event.key === 'F2') {
+    event.preventDefault()
+    openTyping()
+  } else if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
     event.preventDefault()
     emit('move', event.key === 'ArrowUp' ? -1 : 1)
   } else if (event.altKey && event.key.toLowerCase() === 'o') {
@@ -189,7 +212,20 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
         @keydown.escape="labelling = false"
       />
       <span v-else-if="label" class="label">{{ label }}: </span>
+      <TypedLine
+        v-if="typing"
+        ref="typedLine"
+        class="typing"
+        :document="nameable"
+        :as-of="asOf"
+        :start="level.typed"
+        :label="`Type “${criterion.id}” anew`"
+        example=""
+        @add="retyped"
+        @leave="typing = false"
+      />
       <SentenceText
+        v-else
         :sentence="level.sentence"
         @edit="(event, control, pointer) => emit('edit', event, control, pointer)"
         @remove="emit('removePart', $event)"
@@ -246,6 +282,11 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
   gap: 4px;
   align-items: baseline;
   padding-top: 3px;
+}
+
+.typing {
+  padding: 0;
+  background: none;
 }
 
 .peek {

@@ -1,13 +1,10 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
-import { Stick, count } from '@/stick'
 import { useQuery } from '@tanstack/vue-query'
 import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
 import Menu from 'primevue/menu'
-import Popover from 'primevue/popover'
-import Select from 'primevue/select'
-import { computed, nextTick, provide, ref, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import CriterionLine from './CriterionLine.vue'
 import {
   SECTIONS,
@@ -29,7 +26,7 @@ import {
   type Section,
   type TermSet,
 } from './document'
-import { dialsOf, nameOfDial, newDial, putDial, TURNING, type Dial } from './dials'
+import { putDial, type Dial } from './dials'
 import { NEW_TESTS } from './newTests'
 import { getAt, setAt } from './pointer'
 import { ruleAsJson, ruleOf } from './editors/rule'
@@ -37,8 +34,9 @@ import RuleInput from './editors/RuleInput.vue'
 import { putRoster, type Roster } from './rosters'
 import { setsQuery } from './sets'
 import SheetDialogs from './SheetDialogs.vue'
+import SheetStart from './SheetStart.vue'
 import SheetResult from './SheetResult.vue'
-import SlotEditor from './SlotEditor.vue'
+import SlotPopover, { type OpenSlot } from './SlotPopover.vue'
 import { namedIn, replaceTermSet, sharedQuery, withShared } from './termsets'
 import { TypedLine, termSetWith, withTermSets } from './typed'
 import type { Behind } from './who'
@@ -115,84 +113,52 @@ function findingsAt(pointer: string): string[] {
     .map((one) => one.message)
 }
 
-// What is open in the popover.
 const popover = useTemplateRef('popover')
-const editing = ref<{ id: string; control: Control; pointer: string }>()
 
 function placeOf(id: string): Place | undefined {
   return sections.value.flatMap((one) => one.criteria).find((one) => one.criterion.id === id)?.place
 }
 
-function edit(id: string, event: Event, control: Control, pointer: string) {
-  editing.value = { id, control, pointer }
-  popover.value?.hide()
-  void nextTick(() => popover.value?.show(event, event.currentTarget as HTMLElement))
-}
-
-/** Closes what is open, and goes back to the word that was being changed. */
-function closeEditor() {
-  popover.value?.hide()
-  if (editing.value) {
-    focusLine(editing.value.id, `[data-control=${editing.value.control}]`, 0)
-  }
-}
-
-/** Escape closes an open list of choices first; those would keep the key to themselves even when closed. */
-function closeUnlessChoosing(event: KeyboardEvent) {
-  const slot = event.currentTarget as HTMLElement
-  if (!slot.querySelector('[aria-expanded="true"]')) {
-    event.stopPropagation()
-    closeEditor()
-  }
-}
-
-const edited = computed<JsonObject | undefined>(() => {
-  const at = editing.value && placeOf(editing.value.id)
-  const criterion = at && criteriaOf(document, at.section)[at.index]
-  return criterion && (getAt(criterion.test, editing.value?.pointer ?? '') as JsonObject)
-})
-
-const editedFindings = computed(
-  () =>
-    sections.value
-      .flatMap((one) => one.criteria)
-      .find((one) => one.criterion.id === editing.value?.id)?.findings ?? [],
-)
-
-const editedWords = computed(() => {
-  const level = editing.value && levelOf(levels, editing.value.id)
-  return level ? textOf(level.sentence) : ''
-})
-
-function textOf(sentence: Schemas['SentenceView']): string {
-  const own = sentence.phrases.map((phrase) => phrase.text).join('')
-  return sentence.parts.length ? `${own}: ${sentence.parts.map(textOf).join('; ')}` : own
-}
-
-/** Dials that an editor has just made; they come with the change that names them. */
-let madeDials: Dial[] = []
-
-provide(TURNING, {
-  dialAt: (value) => dialsOf(document).find((one) => one.name === nameOfDial(value)),
-  letTurn: (type, label, value, field) => {
-    const taken = new Set([...dialsOf(document), ...madeDials].map((one) => one.name))
-    const dial = newDial(taken, type, label, value, field)
-    madeDials.push(dial)
-    return { dial: dial.name }
-  },
-})
-
-function changeEdited(value: JsonObject) {
-  const open = editing.value
+/** What is open in the popover, where it stands. */
+const opened = ref<{ id: string; control: Control; pointer: string }>()
+const slot = computed<OpenSlot | undefined>(() => {
+  const open = opened.value
   const at = open && placeOf(open.id)
-  if (open && at) {
-    const next = changeCriterion(document, at, (one) => ({
-      ...one,
-      test: setAt(one.test, open.pointer, value) as JsonObject,
-    }))
-    const key = madeDials.length ? undefined : `${open.id}${open.pointer}${open.control}`
-    emit('change', madeDials.reduce(putDial, withNamed(next, value)), key)
-    madeDials = []
+  const criterion = at && criteriaOf(document, at.section)[at.index]
+  return (
+    criterion && {
+      ...open,
+      value: getAt(criterion.test, open.pointer) as JsonObject,
+      sentence: levelOf(levels, open.id)?.sentence,
+      findings:
+        sections.value.flatMap((one) => one.criteria).find((one) => one.criterion.id === open.id)
+          ?.findings ?? [],
+    }
+  )
+})
+
+function edit(id: string, event: Event, control: Control, pointer: string) {
+  opened.value = { id, control, pointer }
+  popover.value?.show(event)
+}
+
+/** Back to the word that was being changed. */
+function backToWord() {
+  if (opened.value) {
+    focusLine(opened.value.id, `[data-control=${opened.value.control}]`, 0)
+  }
+}
+
+/** Dials that an editor has just made come with the change that names them. */
+function changeOpened(value: JsonObject, made: Dial[]) {
+  const open = opened.value
+  if (open) {
+    const next = withNamed(
+      withOpened(document, () => value),
+      value,
+    )
+    const key = made.length ? undefined : `${open.id}${open.pointer}${open.control}`
+    emit('change', made.reduce(putDial, next), key)
   }
 }
 
@@ -219,7 +185,7 @@ const addItems = computed(() => [
   {
     label: 'A roster of named people',
     command: () => {
-      editing.value = undefined
+      opened.value = undefined
       editRoster(undefined)
     },
   },
@@ -247,10 +213,22 @@ function withNamed(next: CriteriaDocument, said: JsonObject): CriteriaDocument {
   return withTermSets(next, missing)
 }
 
-function addTyped(section: Section, test: JsonObject, made: TermSet[], words: string) {
+/** The document with the term sets that something typed names: those it brought along, and shared ones. */
+function withTyped(test: JsonObject, made: TermSet[]): CriteriaDocument {
   const named = namedIn(test)
   const used = made.filter((one) => named.has(one.id))
-  const next = withNamed(withTermSets(document, used), test)
+  return withNamed(withTermSets(document, used), test)
+}
+
+function retype(at: Place, test: JsonObject, made: TermSet[]) {
+  emit(
+    'change',
+    changeCriterion(withTyped(test, made), at, (one) => ({ ...one, test })),
+  )
+}
+
+function addTyped(section: Section, test: JsonObject, made: TermSet[], words: string) {
+  const next = withTyped(test, made)
   emit('change', addCriterion(next, section, test, words))
 }
 
@@ -315,7 +293,7 @@ function turned(test: JsonObject): JsonObject {
   return 'not' in test ? (test.not as JsonObject) : { not: test }
 }
 
-// What is asked of the should-have section, and whom the set is about.
+// What is asked of the should-have section.
 const rule = computed({
   get: () => ruleOf((document.shouldHave as JsonObject | undefined)?.rule),
   set: (next) => {
@@ -323,11 +301,6 @@ const rule = computed({
     emit('change', { ...document, shouldHave }, 'rule')
   },
 })
-
-const POPULATIONS = [
-  { population: 'living', name: 'everybody living' },
-  { population: 'everyone', name: 'everybody, also the deceased' },
-]
 
 // Term sets and rosters. A new one is used where it was asked for.
 const dialogs = useTemplateRef('dialogs')
@@ -360,7 +333,7 @@ function useTermSet(saved: TermSet, of: string | undefined) {
   }
   emit(
     'change',
-    withEdited(putTermSet(document, saved), (selection) => ({
+    withOpened(putTermSet(document, saved), (selection) => ({
       ...selection,
       terms: [...((selection.terms as string[] | undefined) ?? []), saved.id],
     })),
@@ -371,10 +344,10 @@ function useRoster(saved: Roster, isNew: boolean) {
   const next = putRoster(document, saved)
   if (!isNew) {
     emit('change', next)
-  } else if (editing.value?.control === 'ROSTER') {
+  } else if (opened.value?.control === 'ROSTER') {
     emit(
       'change',
-      withEdited(next, () => ({ roster: saved.id })),
+      withOpened(next, () => ({ roster: saved.id })),
     )
   } else {
     const id = freshId(next, saved.id)
@@ -383,12 +356,12 @@ function useRoster(saved: Roster, isNew: boolean) {
   }
 }
 
-/** The document with what is being changed in it replaced; the document as it is where nothing is. */
-function withEdited(
+/** The document with what is open replaced; the document as it is where nothing is. */
+function withOpened(
   next: CriteriaDocument,
   how: (value: JsonObject) => JsonObject,
 ): CriteriaDocument {
-  const open = editing.value
+  const open = opened.value
   const at = open && placeOf(open.id)
   return open && at
     ? changeCriterion(next, at, (one) => ({
@@ -405,40 +378,12 @@ function withEdited(
 
 <template>
   <div class="sheet">
-    <div class="bar start">
-      <Stick :value="levels?.people ?? 0" :total="levels?.people ?? 0" :width="96" />
-      <div class="numbers">
-        <button
-          class="word level"
-          @click="emit('who', { part: 'POPULATION', title: 'Everybody in the population' })"
-        >
-          {{ count(levels?.people ?? 0) }}
-        </button>
-      </div>
-      <div class="words">
-        <Select
-          :model-value="(document.population as string | undefined) ?? 'living'"
-          :options="POPULATIONS"
-          option-label="name"
-          option-value="population"
-          size="small"
-          aria-label="Population"
-          @update:model-value="
-            emit(
-              'change',
-              withKey(
-                document,
-                'population',
-                $event === 'living' ? undefined : $event,
-              ) as CriteriaDocument,
-            )
-          "
-        />
-        <span v-if="levels?.deceased" class="quiet">
-          {{ count(levels.deceased) }} deceased are left out
-        </span>
-      </div>
-    </div>
+    <SheetStart
+      :document="document"
+      :levels="levels"
+      @change="emit('change', $event)"
+      @who="emit('who', $event)"
+    />
 
     <p v-for="finding in otherFindings" :key="finding.pointer" class="notice">
       {{ finding.document }} {{ finding.pointer }} {{ finding.message }}
@@ -475,12 +420,15 @@ function withEdited(
             :before="one.before"
             :people="levels?.people ?? 0"
             :findings="one.findings"
+            :nameable="nameable"
+            :as-of="asOf"
             @edit="(event, control, pointer) => edit(one.criterion.id, event, control, pointer)"
             @remove-part="removePart(one.place, $event)"
             @who="emit('who', $event)"
             @move="move(one.place, $event)"
             @act="act(one.place, $event)"
             @term-set="editTermSet($event)"
+            @retype="(test, made) => retype(one.place, test, made)"
             @label="
               (label) =>
                 change(
@@ -528,24 +476,17 @@ function withEdited(
     />
 
     <Menu ref="addMenu" :model="addItems" popup />
-    <Popover ref="popover">
-      <div v-if="edited && editing" class="slot" @keydown.escape.capture="closeUnlessChoosing">
-        <p class="quiet now" aria-live="polite">{{ editedWords }}</p>
-        <p v-for="finding in editedFindings" :key="finding" class="notice">{{ finding }}</p>
-        <SlotEditor
-          :key="editing.id + editing.pointer + editing.control"
-          :model-value="edited"
-          :control="editing.control"
-          :vocabulary="vocabulary"
-          :document="nameable"
-          :as-of="asOf"
-          @update:model-value="changeEdited"
-          @edit-term-set="editTermSet($event)"
-          @edit-roster="editRoster"
-        />
-        <div class="done"><Button size="small" label="Done" @click="closeEditor" /></div>
-      </div>
-    </Popover>
+    <SlotPopover
+      ref="popover"
+      :slot-open="slot"
+      :document="nameable"
+      :vocabulary="vocabulary"
+      :as-of="asOf"
+      @change="changeOpened"
+      @close="backToWord"
+      @edit-term-set="editTermSet($event)"
+      @edit-roster="editRoster"
+    />
     <SheetDialogs
       ref="dialogs"
       :document="document"
@@ -582,38 +523,6 @@ header > :last-child {
   margin-left: auto;
 }
 
-.bar {
-  display: grid;
-  grid-template-columns: 96px 136px 1fr;
-  gap: 10px;
-}
-
-.start {
-  align-items: center;
-  border-bottom: 1px solid var(--rule);
-}
-
-.start .words {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-}
-
-.numbers {
-  width: 46px;
-  text-align: right;
-}
-
-.numbers .word {
-  min-height: 26px;
-}
-
-.level {
-  font-weight: 600;
-  color: var(--ink);
-  border-bottom-color: transparent;
-}
-
 .hint {
   margin: 0;
   padding: 6px 8px 6px 106px;
@@ -623,18 +532,5 @@ header > :last-child {
 .waiting {
   min-height: 30px;
   padding-left: 106px;
-}
-
-.slot {
-  max-width: 680px;
-}
-
-.now {
-  margin: 0 0 8px;
-}
-
-.done {
-  text-align: right;
-  margin-top: 8px;
 }
 </style>

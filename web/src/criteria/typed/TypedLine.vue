@@ -6,18 +6,30 @@ import { sortOf, take, termSetOf, withTermSets, type Offer } from './offers'
 import { useTyped } from './useTyped'
 
 /** A criterion typed in the words that sentences print, with suggestions from the records. */
-const { document, asOf, label, example } = defineProps<{
+const {
+  document,
+  asOf,
+  label,
+  example,
+  start = '',
+} = defineProps<{
   document: CriteriaDocument
   asOf: string
   label: string
   /** What might be typed here. */
   example: string
+  /** What stands there already and is typed anew. */
+  start?: string
 }>()
-const emit = defineEmits<{ add: [test: JsonObject, termSets: TermSet[], words: string] }>()
+const emit = defineEmits<{
+  add: [test: JsonObject, termSets: TermSet[], words: string]
+  /** Nothing is to be typed after all. */
+  leave: []
+}>()
 
 const input = useTemplateRef('input')
 const list = useId()
-const text = ref('')
+const text = ref(start)
 const open = ref(false)
 /** The suggestion that Enter takes; -1 for none. */
 const active = ref(-1)
@@ -71,7 +83,7 @@ async function enter() {
     await choose(offer)
   } else if (fits.value) {
     emit('add', fits.value as JsonObject, made.value, text.value.trim())
-    text.value = ''
+    text.value = start
     made.value = []
     open.value = false
     active.value = -1
@@ -102,6 +114,8 @@ function onEscape(event: KeyboardEvent) {
     event.stopPropagation()
     open.value = false
     active.value = -1
+  } else {
+    emit('leave')
   }
 }
 
@@ -144,7 +158,8 @@ defineExpose({ focus: () => input.value?.focus() })
         <p :class="unfinished ? 'quiet' : 'wrong'">{{ mistake.message }}</p>
       </template>
       <p v-else-if="answer?.alone" class="quiet">
-        <kbd>Enter</kbd> adds: {{ answer.sentence }}. Alone: yes for {{ count(answer.alone.yes)
+        <kbd>Enter</kbd> {{ start ? 'changes it to' : 'adds' }}: {{ answer.sentence }}. Alone: yes
+        for {{ count(answer.alone.yes)
         }}<template v-if="answer.alone.unsure"
           >, can’t tell for {{ count(answer.alone.unsure) }}</template
         >.

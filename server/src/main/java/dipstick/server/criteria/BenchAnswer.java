@@ -18,6 +18,8 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import tools.jackson.databind.JsonNode;
 
 /**
  * The levels of a draft, or what is wrong with it.
@@ -38,6 +40,7 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
 
     /**
      * @param index its place in its section
+     * @param typed the sentence as it would be typed
      * @param alone its own answers within the population; nothing where the criterion is switched off
      * @param left who is left after it; of what should be on record, the eligible who meet it
      * @param doubts what looks wrong about it
@@ -50,6 +53,7 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
             String id,
             boolean off,
             SentenceView sentence,
+            String typed,
             Optional<Counts> alone,
             Optional<Counts> left,
             Optional<Integer> fell,
@@ -82,14 +86,42 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
         return new BenchAnswer(asOf.toString(), findings, Optional.empty());
     }
 
-    static BenchAnswer of(Evaluator evaluator, Reading reading) {
+    /**
+     * @param document what was read, as it is written
+     * @param sharedNames as {@link dipstick.core.typed.Vocabulary#sharedNames} says
+     */
+    static BenchAnswer of(Evaluator evaluator, Reading reading, JsonNode document, Set<String> sharedNames) {
         CriteriaSet set = reading.set();
         List<Doubt> doubts = Doubts.of(evaluator, reading);
         List<CriterionLevel> criteria = new ArrayList<>();
-        add(criteria, Section.INCLUDE, set.include(), evaluator, reading, doubts);
-        add(criteria, Section.EXCLUDE, set.exclude(), evaluator, reading, doubts);
+        add(
+                criteria,
+                Section.INCLUDE,
+                set.include(),
+                document.path("include"),
+                sharedNames,
+                evaluator,
+                reading,
+                doubts);
+        add(
+                criteria,
+                Section.EXCLUDE,
+                set.exclude(),
+                document.path("exclude"),
+                sharedNames,
+                evaluator,
+                reading,
+                doubts);
         List<Criterion> asked = set.shouldHave().map(ShouldHave::of).orElse(List.of());
-        add(criteria, Section.SHOULD_HAVE, asked, evaluator, reading, doubts);
+        add(
+                criteria,
+                Section.SHOULD_HAVE,
+                asked,
+                document.at("/shouldHave/of"),
+                sharedNames,
+                evaluator,
+                reading,
+                doubts);
         Levels levels = new Levels(
                 reading.people().cardinality(),
                 reading.deceased(),
@@ -104,6 +136,8 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
             List<CriterionLevel> all,
             Section section,
             List<Criterion> criteria,
+            JsonNode written,
+            Set<String> sharedNames,
             Evaluator evaluator,
             Reading reading,
             List<Doubt> doubts) {
@@ -119,6 +153,8 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
                     criterion.id(),
                     criterion.off(),
                     SentenceView.of(printer.print(criterion.test())),
+                    SentencePrinter.undated(criterion.test(), written.path(i).path("test"), sharedNames)
+                            .text(),
                     level.map(one -> Counts.of(one.alone())),
                     level.map(one -> Counts.of(Fallen.left(reading, one))),
                     level.map(one -> Fallen.at(reading, one).cardinality()),

@@ -67,7 +67,12 @@ class BenchController {
     BenchAnswer levels(@Valid @RequestBody Draft draft) {
         Evaluator evaluator = evaluator(draft);
         try {
-            return BenchAnswer.of(evaluator, evaluator.read(read(draft, evaluator)));
+            Reading reading = evaluator.read(read(draft, evaluator));
+            return BenchAnswer.of(
+                    evaluator,
+                    reading,
+                    draft.document(),
+                    sets.vocabulary(draft.document(), evaluator.population()).sharedNames());
         } catch (InvalidCriteria invalid) {
             List<Finding> findings = new ArrayList<>();
             invalid.problems()

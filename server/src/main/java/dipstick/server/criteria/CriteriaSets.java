@@ -5,7 +5,9 @@ import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.CriteriaSource;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.criteria.MemberReferences;
+import dipstick.core.population.Population;
 import dipstick.core.records.Fields;
+import dipstick.core.typed.Vocabulary;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
@@ -94,6 +96,19 @@ public class CriteriaSets {
         sources.add(first);
         addNamed(document, first.id(), sources);
         return CriteriaReader.read(sources, settings, fields, today.zone());
+    }
+
+    /** The names that may be used in a document. */
+    public Vocabulary vocabulary(JsonNode document, Population records) {
+        String own = document.path("id").asString("");
+        return Vocabulary.of(
+                document,
+                records.personFields(),
+                records.events().kind().written().stream().skip(1).toList(),
+                sets.all().stream()
+                        .filter(set -> !set.id().equals(own))
+                        .map(set -> new Vocabulary.Named(set.id(), set.name()))
+                        .toList());
     }
 
     private void addNamed(JsonNode document, String from, List<CriteriaSource> sources) {

@@ -182,16 +182,6 @@ class TypedController {
     }
 
     private Vocabulary vocabulary(JsonNode document, Evaluator evaluator) {
-        String own = document.path("id").asString("");
-        return Vocabulary.of(
-                document,
-                evaluator.population().personFields(),
-                evaluator.population().events().kind().written().stream()
-                        .skip(1)
-                        .toList(),
-                sets.all().stream()
-                        .filter(set -> !set.id().equals(own))
-                        .map(set -> new Vocabulary.Named(set.id(), set.name()))
-                        .toList());
+        return sets.vocabulary(document, evaluator.population());
     }
 }

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client'
+import { Stick, count } from '@/stick'
+import Select from 'primevue/select'
+import { withKey, type CriteriaDocument } from './document'
+import type { Behind } from './who'
+
+/** Where the stick begins: whom the set looks at in the first place. */
+defineProps<{
+  document: CriteriaDocument
+  levels: Schemas['Levels'] | undefined
+}>()
+const emit = defineEmits<{
+  change: [document: CriteriaDocument]
+  who: [behind: Behind]
+}>()
+
+const POPULATIONS = [
+  { population: 'living', name: 'everybody living' },
+  { population: 'everyone', name: 'everybody, also the deceased' },
+]
+</script>
+
+<template>
+  <div class="bar start">
+    <Stick :value="levels?.people ?? 0" :total="levels?.people ?? 0" :width="96" />
+    <div class="numbers">
+      <button
+        class="word level"
+        @click="emit('who', { part: 'POPULATION', title: 'Everybody in the population' })"
+      >
+        {{ count(levels?.people ?? 0) }}
+      </button>
+    </div>
+    <div class="words">
+      <Select
+        :model-value="(document.population as string | undefined) ?? 'living'"
+        :options="POPULATIONS"
+        option-label="name"
+        option-value="population"
+        size="small"
+        aria-label="Population"
+        @update:model-value="
+          emit(
+            'change',
+            withKey(
+              document,
+              'population',
+              $event === 'living' ? undefined : $event,
+            ) as CriteriaDocument,
+          )
+        "
+      />
+      <span v-if="levels?.deceased" class="quiet">
+        {{ count(levels.deceased) }} deceased are left out
+      </span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  display: grid;
+  grid-template-columns: 96px 136px 1fr;
+  gap: 10px;
+}
+
+.start {
+  align-items: center;
+  border-bottom: 1px solid var(--rule);
+}
+
+.start .words {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+
+.numbers {
+  width: 46px;
+  text-align: right;
+}
+
+.numbers .word {
+  min-height: 26px;
+}
+
+.level {
+  font-weight: 600;
+  color: var(--ink);
+  border-bottom-color: transparent;
+}
+</style>

@@ -100,9 +100,15 @@ function openTyping() {
   void nextTick(() => typedLine.value?.focus())
 }
 
-function retyped(test: JsonObject, made: TermSet[]) {
+/** Back to the sentence. */
+function closeTyping() {
   typing.value = false
+  void nextTick(() => line.value?.querySelector<HTMLElement>('[data-control]')?.focus())
+}
+
+function retyped(test: JsonObject, made: TermSet[]) {
   emit('retype', test, made)
+  closeTyping()
 }
 
 function onKey(event: KeyboardEvent) {
@@ -222,7 +228,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
         :label="`Type “${criterion.id}” anew`"
         example=""
         @add="retyped"
-        @leave="typing = false"
+        @leave="closeTyping"
       />
       <SentenceText
         v-else

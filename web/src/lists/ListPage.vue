@@ -13,6 +13,7 @@ import DataTable from 'primevue/datatable'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref, shallowRef } from 'vue'
+import ReadingsDialog from './ReadingsDialog.vue'
 import { byUrgency, rowOf, type Row } from './rows'
 
 const { id } = defineProps<{ id: string }>()
@@ -23,6 +24,7 @@ const find = ref('')
 const personProblem = ref('')
 const person = shallowRef<Schemas['PersonView']>()
 const personShown = ref(false)
+const readingsShown = ref(false)
 
 const address = computed(
   () => `/api/lists/${encodeURIComponent(id)}?asOf=${encodeURIComponent(asOf.value)}`,
@@ -66,6 +68,7 @@ async function open(row: Row) {
           >, {{ count(all.length - onList) }} to check</template
         >
       </span>
+      <Button text label="Readings" @click="readingsShown = true" />
       <InputText v-model="find" placeholder="Find a name, phone, provider" aria-label="Find" />
       <a :href="csvAddress" download class="download"><i class="pi pi-download" /> Download CSV</a>
     </div>
@@ -118,6 +121,7 @@ async function open(row: Row) {
       <Column field="site" header="Site" sortable />
     </DataTable>
 
+    <ReadingsDialog :id="id" v-model:visible="readingsShown" :name="list?.name ?? ''" />
     <Dialog
       v-model:visible="personShown"
       modal

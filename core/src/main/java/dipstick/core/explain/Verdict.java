@@ -33,6 +33,14 @@ public final class Verdict {
         return new Verdict(evaluator, reading, person).unsureWords();
     }
 
+    /** The first criterion that keeps somebody off a list; nothing where none does by itself. */
+    public static Optional<Criterion> keptOffBy(Evaluator evaluator, Reading reading, int person) {
+        Verdict verdict = new Verdict(evaluator, reading, person);
+        return verdict.firstOf(reading.set().include(), Outcome.NO)
+                .or(() -> verdict.firstOf(reading.set().exclude(), Outcome.YES))
+                .or(() -> verdict.firstOf(verdict.asked(), Outcome.YES));
+    }
+
     private String words() {
         if (!reading.people().get(person)) {
             return "Recorded as deceased.";
@@ -64,10 +72,13 @@ public final class Verdict {
 
     /** The sentence of the first criterion that answers so. */
     private Optional<String> first(List<Criterion> criteria, Outcome outcome) {
+        return firstOf(criteria, outcome).map(criterion -> leaf(explainer.explain(criterion.test())));
+    }
+
+    private Optional<Criterion> firstOf(List<Criterion> criteria, Outcome outcome) {
         return criteria.stream()
                 .filter(criterion -> !criterion.off() && answer(criterion) == outcome)
-                .findFirst()
-                .map(criterion -> leaf(explainer.explain(criterion.test())));
+                .findFirst();
     }
 
     private Outcome answer(Criterion criterion) {

@@ -1,5 +1,7 @@
 package dipstick.server.accounts;
 
+import static org.springframework.http.HttpMethod.POST;
+
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import jakarta.servlet.http.HttpServletResponse;
@@ -39,6 +41,8 @@ class SecurityConfiguration {
                                 "/api/criteria/**",
                                 "/api/term-sets/**",
                                 "/api/records/terms")
+                        .hasRole(coordinator)
+                        .requestMatchers(POST, "/api/lists/*/readings")
                         .hasRole(coordinator)
                         .requestMatchers("/api/**", "/v3/**")
                         .authenticated()

@@ -79,6 +79,11 @@ public class CriteriaSets {
         return sets.versions(get(id).id());
     }
 
+    /** What a set said when it was published as this version. */
+    public JsonNode published(String id, int version) {
+        return version(id, version).json();
+    }
+
     PublishedVersion version(String id, int version) {
         return sets.version(id, version)
                 .orElseThrow(() -> Problems.refused(

@@ -48,7 +48,7 @@ public class Evaluators {
     }
 
     /** The records that {@code one} sees, as of another day. */
-    synchronized Evaluator sameRecordsAsOf(Evaluator one, LocalDate day) {
+    public synchronized Evaluator sameRecordsAsOf(Evaluator one, LocalDate day) {
         boolean isCurrent =
                 views.current().version() == version && views.current().population() == one.population();
         return isCurrent ? asOf(Optional.of(day)) : new Evaluator(one.population(), day);

@@ -13,6 +13,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 
 /** Makes the view of the records aside, and swaps it in when it is whole. */
@@ -22,6 +23,9 @@ public class Views implements SmartLifecycle {
 
     /** When the server starts, the first records of a demo are in place before the view of them is built. */
     public static final int AFTER_FIRST_RECORDS = 100;
+
+    /** The order of what listens to records that came, and wants the view of them. */
+    public static final int AFTER_VIEW = 100;
 
     /** So many people are always few enough to read anew, and otherwise a tenth of all. */
     private static final int ALWAYS_FEW = 100;
@@ -74,6 +78,7 @@ public class Views implements SmartLifecycle {
     }
 
     @EventListener
+    @Order(AFTER_VIEW - 1)
     synchronized void after(RecordsChanged change) {
         if (change.people().isEmpty()) {
             return;

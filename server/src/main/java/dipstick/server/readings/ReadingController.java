@@ -1,0 +1,114 @@
+package dipstick.server.readings;
+
+import dipstick.core.Outcome;
+import dipstick.core.changes.Change;
+import dipstick.core.population.Population;
+import dipstick.server.accounts.Accounts;
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.people.PersonLine;
+import dipstick.server.records.Views;
+import java.security.Principal;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The readings of a list, and what changed from one to the next. */
+@RestController
+@RequestMapping("/api/lists/{set}/readings")
+class ReadingController {
+    private final Readings readings;
+    private final CriteriaSets sets;
+    private final Views views;
+    private final Accounts accounts;
+    private final AuditLog audit;
+
+    ReadingController(Readings readings, CriteriaSets sets, Views views, Accounts accounts, AuditLog audit) {
+        this.readings = readings;
+        this.sets = sets;
+        this.views = views;
+        this.accounts = accounts;
+        this.audit = audit;
+    }
+
+    /** @param takenBy empty where it was taken by itself when records came */
+    record ReadingView(
+            long id,
+            int version,
+            String asOf,
+            String takenAt,
+            String takenBy,
+            TakenReading.Occasion occasion,
+            int eligible,
+            int has,
+            int onList,
+            int toCheck,
+            int joined,
+            int gone) {}
+
+    /** @param was and {@code nowIs}: on the list, off it, or can't tell for to check */
+    record ChangeView(PersonLine person, Outcome was, Outcome nowIs, Change.Cause cause, String words) {}
+
+    /** The newest first. */
+    @GetMapping
+    List<ReadingView> all(@PathVariable String set) {
+        return readings.of(sets.getInForce(set).id()).stream().map(this::view).toList();
+    }
+
+    /** Takes a reading as of today. */
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    ReadingView take(@PathVariable String set, Principal who) {
+        return view(readings.take(set, who.getName()));
+    }
+
+    /** Who joined, who left, and who came to be or is no more to check, each with why. */
+    @GetMapping("/{id}/changes")
+    List<ChangeView> changes(@PathVariable String set, @PathVariable long id) {
+        TakenReading reading = readings.find(sets.getInForce(set).id(), id);
+        audit.record(Act.LIST_READ, set + ", changes of reading " + id);
+        Population records = views.current().population();
+        Map<String, PersonLine> lines = new HashMap<>();
+        return readings.changes(reading).stream()
+                .map(change -> new ChangeView(
+                        lines.computeIfAbsent(change.person(), person -> line(records, person, reading.asOf())),
+                        change.was(),
+                        change.nowIs(),
+                        change.cause(),
+                        change.words()))
+                .toList();
+    }
+
+    /** Somebody who is not on file any more keeps their id. */
+    private static PersonLine line(Population records, String person, LocalDate asOf) {
+        var number = records.find(person);
+        return number.isPresent()
+                ? PersonLine.of(records, number.getAsInt(), asOf)
+                : new PersonLine(person, person, "", "", "", "", "", false);
+    }
+
+    private ReadingView view(TakenReading one) {
+        return new ReadingView(
+                one.id(),
+                one.version(),
+                one.asOf().toString(),
+                one.takenAt().toString(),
+                one.takenBy().isEmpty() ? "" : accounts.displayName(one.takenBy()),
+                one.occasion(),
+                one.eligible(),
+                one.has(),
+                one.onList(),
+                one.toCheck(),
+                one.joined(),
+                one.gone());
+    }
+}

@@ -1,0 +1,51 @@
+package dipstick.server.readings;
+
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface ReadingMapper {
+    String COLUMNS = "id, set_id, version, as_of, taken_at, taken_by, occasion, records_at, eligible, has, on_list,"
+            + " to_check, joined, gone";
+
+    /** The newest first. */
+    @Select("SELECT " + COLUMNS + " FROM reading WHERE set_id = #{set} ORDER BY id DESC")
+    List<TakenReading> ofSet(String set);
+
+    @Select("SELECT " + COLUMNS + " FROM reading WHERE set_id = #{set} ORDER BY id DESC LIMIT 1")
+    Optional<TakenReading> latest(String set);
+
+    @Select("SELECT " + COLUMNS + " FROM reading WHERE set_id = #{set} AND id = #{id}")
+    Optional<TakenReading> find(String set, long id);
+
+    @Select("SELECT person, state, due_on, band FROM reading_member WHERE reading = #{id} ORDER BY person")
+    List<ReadMember> members(long id);
+
+    @Select("SELECT person, was, now_is, cause, words FROM reading_change WHERE reading = #{id} ORDER BY person")
+    List<ReadChange> changes(long id);
+
+    /** @return its id */
+    @Select(value = """
+            SELECT id FROM FINAL TABLE (
+                INSERT INTO reading (set_id, version, as_of, taken_at, taken_by, occasion, records_at, eligible, has,
+                    on_list, to_check, joined, gone)
+                VALUES (#{setId}, #{version}, #{asOf}, #{takenAt}, #{takenBy}, #{occasion}, #{recordsAt}, #{eligible},
+                    #{has}, #{onList}, #{toCheck}, #{joined}, #{gone}))
+            """, affectData = true)
+    long insert(TakenReading reading);
+
+    @Insert("""
+            INSERT INTO reading_member (reading, person, state, due_on, band)
+            VALUES (#{reading}, #{member.person}, #{member.state}, #{member.dueOn}, #{member.band})
+            """)
+    int insertMember(long reading, ReadMember member);
+
+    @Insert("""
+            INSERT INTO reading_change (reading, person, was, now_is, cause, words)
+            VALUES (#{reading}, #{change.person}, #{change.was}, #{change.nowIs}, #{change.cause}, #{change.words})
+            """)
+    int insertChange(long reading, ReadChange change);
+}

@@ -1,0 +1,86 @@
+package dipstick.server.readings;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dipstick.core.wording.DayWords;
+import dipstick.server.People;
+import dipstick.server.RunningServer.Visitor;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+class ReadingsTest {
+    private static final String SET = ("{'format': 'dipstick-criteria/1', 'id': 'read-list', 'name': 'Read list',"
+                    + "'include': [{'id': 'mine', 'test': {'field': 'id', 'startsWith': 'read-'}}],"
+                    + "'exclude': [{'id': 'gone', 'unsure': 'fails', 'test': {'field': 'status', 'in': ['moved away']}}],"
+                    + "'shouldHave': {'rule': 'any', 'of': [{'id': 'seen', 'test': {'events': {'kinds': ['read visit'],"
+                    + "'window': {'last': 'P12M'}}}}]}}")
+            .replace('\'', '"');
+
+    @Test
+    void every_reading_is_kept_and_says_who_joined_and_left_and_why() throws Exception {
+        Visitor coordinator = People.coordinator();
+        LocalDate yesterday = LocalDate.now(ZoneOffset.UTC).minusDays(1);
+        People.bringIn(coordinator, "PEOPLE", "id,family_name,status\nread-1,Marl,\nread-2,Tove,\nread-3,Wend,\n");
+        People.publish(coordinator, "read-list", SET);
+
+        JsonNode first = take(coordinator);
+        assertThat(first.get("onList").asInt()).isEqualTo(3);
+        assertThat(first.get("joined").asInt()).isZero();
+        assertThat(take(coordinator)).as("nothing changed").isEqualTo(first);
+
+        People.bringIn(
+                coordinator,
+                "EVENTS",
+                "id,person_id,kind,text,on\nread-e1,read-1,read visit,Seen at home," + yesterday + "\n");
+        People.bringIn(coordinator, "PEOPLE", "id,family_name,status\nread-2,Tove,moved away\nread-4,Alder,\n");
+        JsonNode readings = coordinator.get("/api/lists/read-list/readings").json();
+        assertThat(readings).as("one by hand, one for each file").hasSize(3);
+        assertThat(readings.at("/0/occasion").asString()).isEqualTo("RECORDS_CAME");
+        assertThat(readings.at("/0/onList").asInt()).isEqualTo(2);
+        assertThat(readings.at("/0/joined").asInt()).isEqualTo(1);
+        assertThat(readings.at("/0/gone").asInt()).isEqualTo(1);
+        assertThat(changes(coordinator, readings.at("/1/id")))
+                .containsExactly("read-1 NO DONE Now on record: Seen at home on " + words(yesterday) + ".");
+        assertThat(changes(coordinator, readings.at("/0/id")))
+                .containsExactlyInAnyOrder(
+                        "read-2 NO EXEMPT Exempt: Status is moved away.",
+                        "read-4 YES RECORDS The records changed: No “read visit” record from "
+                                + words(LocalDate.now(ZoneOffset.UTC).minusMonths(12)) + " to "
+                                + words(LocalDate.now(ZoneOffset.UTC)) + ". None on record at any time.");
+
+        coordinator.put(
+                "/api/criteria/read-list", SET.replace("\"startsWith\": \"read-\"", "\"in\": [\"read-4\"]"), "\"2\"");
+        coordinator.post("/api/criteria/read-list/publish", "{\"note\": \"\"}", "\"3\"");
+        JsonNode last = take(coordinator);
+        assertThat(last.get("version").asInt()).isEqualTo(2);
+        assertThat(changes(coordinator, last.get("id")))
+                .containsExactly("read-3 NO CRITERIA The criteria changed: “id is read-4” keeps them off now.");
+
+        Visitor caller = People.caller();
+        assertThat(caller.get("/api/lists/read-list/readings").json()).hasSize(4);
+        assertThat(caller.get("/api/lists/read-list/readings/999999/changes").status())
+                .isEqualTo(404);
+    }
+
+    private static JsonNode take(Visitor coordinator) throws Exception {
+        return coordinator.post("/api/lists/read-list/readings", "").json();
+    }
+
+    private static String words(LocalDate day) {
+        return DayWords.day(day);
+    }
+
+    private static List<String> changes(Visitor visitor, JsonNode reading) throws Exception {
+        return visitor.get("/api/lists/read-list/readings/" + reading.asLong() + "/changes")
+                .json()
+                .valueStream()
+                .map(change -> change.at("/person/id").asString() + " "
+                        + change.get("nowIs").asString() + " "
+                        + change.get("cause").asString() + " "
+                        + change.get("words").asString())
+                .toList();
+    }
+}

@@ -12,7 +12,9 @@ export interface Move {
 export function movesOf(changes: readonly Change[]): Move[] {
   const some = (name: string, which: (change: Change) => boolean) => ({
     name,
-    changes: changes.filter(which),
+    changes: changes
+      .filter(which)
+      .sort((one, other) => one.person.name.localeCompare(other.person.name)),
   })
   return [
     some('Joined', (one) => one.nowIs === 'YES'),

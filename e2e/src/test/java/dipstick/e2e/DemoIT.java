@@ -196,10 +196,25 @@ class DemoIT {
         browser.awaitGone(".notice");
     }
 
+    @Test
+    @Order(8)
+    void a_list_is_read_and_the_reading_kept() throws Exception {
+        browser.click("Lists");
+        browser.click("Hearing check due");
+        browser.click("Readings");
+        browser.click("Take a reading now");
+        browser.awaitText(".reading", "on the list");
+        browser.awaitText(".changes", "Nobody’s place was another one");
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("readings");
+        browser.press(Keys.ESCAPE);
+        browser.awaitGone(".p-dialog");
+    }
+
     @ParameterizedTest
     @ValueSource(ints = {1024, 1280, 1920})
-    @Order(8)
-    void nothing_is_cut_off_at_any_width(int width) {
+    @Order(9)
+    void nothing_is_cut_off_at_any_width(int width) throws Exception {
         browser.resize(width, 800);
         browser.click("Criteria");
         browser.awaitText("main", "Lithium monitoring due");
@@ -217,6 +232,9 @@ class DemoIT {
         browser.awaitText(".p-dialog", "Shared by");
         assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
         assertThat(browser.graveViolations()).isEmpty();
+        if (width == 1280) {
+            picture("term-set");
+        }
         browser.click("Leave as it was");
         browser.awaitGone(".p-dialog");
         browser.press(Keys.ESCAPE);
@@ -224,7 +242,7 @@ class DemoIT {
     }
 
     @Test
-    @Order(9)
+    @Order(10)
     void a_caller_has_the_lists_and_no_other_place() {
         browser.click("Sign out");
         browser.click("Tam Birchall, caller");

@@ -104,6 +104,29 @@ const newSince = computed(
       .length,
 )
 
+/** What is offered, where anything is, and what was found. */
+const parts = computed(() => {
+  const all = mayBelong.value.length
+  const since = newSince.value && offered.value ? timeWords(offered.value.since) : ''
+  const found = {
+    label: 'Terms in the records',
+    title: all ? 'In the records' : '',
+    terms: terms.value,
+  }
+  return all
+    ? [
+        {
+          label: 'May belong to it',
+          title: `${String(all)} ${all === 1 ? 'wording' : 'wordings'} may belong here${
+            since ? `, ${String(newSince.value)} new since ${since}` : ''
+          }`,
+          terms: mayBelong.value,
+        },
+        found,
+      ]
+    : [found]
+})
+
 /** In which other term sets a term is. */
 function elsewhere(term: Term): string[] {
   return (sharedSets.value ?? [])
@@ -225,31 +248,14 @@ function takeShared() {
         <InputText v-model="find" placeholder="Type a code or wording" />
       </label>
       <div class="found">
-        <section v-if="mayBelong.length" aria-label="May belong to it">
-          <h3>
-            {{ mayBelong.length }} {{ mayBelong.length === 1 ? 'wording' : 'wordings' }} may belong
-            here<template v-if="newSince && offered"
-              >, {{ newSince }} new since {{ timeWords(offered.since) }}</template
-            >
-          </h3>
-          <TermTable
-            :terms="mayBelong"
-            :is-in="isIn"
-            :is-ticked="isTicked"
-            :is-left-out="isLeftOut"
-            :elsewhere="elsewhere"
-            @tick="tick"
-            @leave="leave"
-          />
-        </section>
-        <section aria-label="Terms in the records">
-          <h3 v-if="mayBelong.length">In the records</h3>
-          <p v-if="terms.length === 0" class="quiet">
+        <section v-for="part in parts" :key="part.label" :aria-label="part.label">
+          <h3 v-if="part.title">{{ part.title }}</h3>
+          <p v-if="part.terms.length === 0" class="quiet">
             Nothing in the records holds “{{ typed }}”. It can be added all the same.
           </p>
           <TermTable
             v-else
-            :terms="terms"
+            :terms="part.terms"
             :is-in="isIn"
             :is-ticked="isTicked"
             :is-left-out="isLeftOut"

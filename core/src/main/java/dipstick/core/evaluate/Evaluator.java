@@ -86,10 +86,7 @@ public final class Evaluator {
 
     /** Who would be on the list without a criterion, and is not on it because of that one alone. */
     public BitSet keptOffOnlyBy(Criterion criterion, Reading reading) {
-        BitSet only =
-                (BitSet) read(reading.set().without(criterion)).list().yes().clone();
-        only.andNot(reading.list().yes());
-        return only;
+        return read(reading.set().without(criterion)).onListAndNotAt(reading);
     }
 
     /** Everybody on the list or to check, with due dates and bands, in the order of their numbers. */

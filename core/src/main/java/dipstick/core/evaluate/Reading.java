@@ -26,6 +26,13 @@ public record Reading(
         levels = List.copyOf(levels);
     }
 
+    /** Who is on the list here and not at another reading of the same people. */
+    public BitSet onListAndNotAt(Reading other) {
+        BitSet only = (BitSet) list.yes().clone();
+        only.andNot(other.list.yes());
+        return only;
+    }
+
     /** Who has it among the eligible. */
     public Answer eligibleAndHas() {
         return eligibleAnd(has);

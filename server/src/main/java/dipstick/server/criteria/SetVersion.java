@@ -5,11 +5,9 @@ import dipstick.core.criteria.Criterion;
 import dipstick.core.criteria.ShouldHave;
 import dipstick.core.criteria.TermSet;
 import dipstick.core.evaluate.Level.Section;
-import dipstick.core.evaluate.Reading;
 import dipstick.core.wording.SentencePrinter;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,12 +31,6 @@ record SetVersion(
         int on,
         int joined,
         int left) {
-    static int onlyIn(Reading one, Reading other) {
-        BitSet only = (BitSet) one.list().yes().clone();
-        only.andNot(other.list().yes());
-        return only.cardinality();
-    }
-
     /** What is added, removed or says otherwise; criteria are the same where their ids are. */
     static List<String> changes(CriteriaSet before, CriteriaSet after, LocalDate asOf) {
         Map<String, String> old = sentences(before, asOf);

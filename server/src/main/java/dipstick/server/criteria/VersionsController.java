@@ -85,8 +85,8 @@ class VersionsController {
                 saved.note(),
                 changes,
                 reading.map(one -> one.list().yesCount()).orElse(0),
-                comparable ? SetVersion.onlyIn(reading.get(), before.get()) : 0,
-                comparable ? SetVersion.onlyIn(before.get(), reading.get()) : 0);
+                comparable ? reading.get().onListAndNotAt(before.get()).cardinality() : 0,
+                comparable ? before.get().onListAndNotAt(reading.get()).cardinality() : 0);
     }
 
     private Optional<Reading> read(JsonNode document, Evaluator evaluator) {

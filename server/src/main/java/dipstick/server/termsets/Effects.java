@@ -7,7 +7,6 @@ import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
 import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,32 +38,32 @@ class Effects {
         List<Effect> effects = new ArrayList<>();
         for (SavedSet set : termSets.holders(old)) {
             JsonNode document = set.isPublished() ? set.json() : set.latest();
-            BitSet before = list(document, evaluator);
-            BitSet after = list(TermSets.withCopy(document, old, next), evaluator);
+            Optional<Reading> before = read(document, evaluator);
+            Optional<Reading> after = read(TermSets.withCopy(document, old, next), evaluator);
             effects.add(new Effect(
                     set.id(),
                     set.name(),
                     set.isInForce(),
-                    after.cardinality(),
-                    onlyIn(after, before),
-                    onlyIn(before, after)));
+                    after.map(reading -> reading.list().yesCount()).orElse(0),
+                    onlyAt(after, before),
+                    onlyAt(before, after)));
         }
         return effects;
     }
 
-    private BitSet list(JsonNode document, Evaluator evaluator) {
+    /** Nothing where the set is not finished. */
+    private Optional<Reading> read(JsonNode document, Evaluator evaluator) {
         try {
-            Reading reading = evaluator.read(
-                    sets.read(document, Map.of(), evaluator.population().personFields()));
-            return reading.list().yes();
+            return Optional.of(evaluator.read(
+                    sets.read(document, Map.of(), evaluator.population().personFields())));
         } catch (InvalidCriteria unfinished) {
-            return new BitSet();
+            return Optional.empty();
         }
     }
 
-    private static int onlyIn(BitSet one, BitSet other) {
-        BitSet only = (BitSet) one.clone();
-        only.andNot(other);
-        return only.cardinality();
+    private static int onlyAt(Optional<Reading> one, Optional<Reading> other) {
+        return one.isPresent() && other.isPresent()
+                ? one.get().onListAndNotAt(other.get()).cardinality()
+                : 0;
     }
 }

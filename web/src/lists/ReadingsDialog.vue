@@ -103,7 +103,10 @@ function whence(one: Schemas['ReadingView']): string {
         </ol>
       </section>
       <section v-if="opened" aria-label="What changed at this reading" class="changes">
-        <p v-if="changes && changes.length === 0" class="quiet">
+        <p v-if="opened === readings?.at(-1)" class="quiet">
+          This is the first reading, so there is none to compare it with.
+        </p>
+        <p v-else-if="changes?.length === 0" class="quiet">
           Nobody’s place was another one than at the reading before.
         </p>
         <template v-for="move in moves" :key="move.name">

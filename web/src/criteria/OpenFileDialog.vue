@@ -6,7 +6,7 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed, shallowRef, ref, watch } from 'vue'
 import { termSetsOf, type CriteriaDocument, type JsonObject, type TermSet } from './document'
-import { isSame, wordsOf } from './termsets/members'
+import { onlyIn } from './termsets/members'
 import { says, sharedQuery } from './termsets/shared'
 
 /** What is in the file of a set, and what it says otherwise than what is here, before it is put on the bench. */
@@ -60,10 +60,8 @@ function compared(termSet: TermSet): string {
     return `“${termSet.name}” says the same as the one that is shared here`
   }
   const members = here.members as JsonObject[]
-  const only = (one: JsonObject[], other: JsonObject[]) =>
-    one.filter((member) => !other.some((same) => isSame(member, same))).map(wordsOf)
-  const there = only(termSet.members, members)
-  const kept = only(members, termSet.members)
+  const there = onlyIn(termSet.members, members)
+  const kept = onlyIn(members, termSet.members)
   return [
     `“${termSet.name}” is different`,
     there.length ? `only in the file: ${there.join(', ')}` : '',

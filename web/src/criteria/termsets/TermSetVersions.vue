@@ -3,7 +3,7 @@ import { send, sentenceOf, type Schemas } from '@/api/client'
 import { timeWords } from '@/days'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { isSame, wordsOf, type Member } from './members'
+import { onlyIn, wordsOf, type Member } from './members'
 
 /** What each version of a shared term set changed, the newest first. */
 const { id, version } = defineProps<{ id: string; version: number }>()
@@ -26,13 +26,11 @@ function changes(now: Schemas['TermSetView'], before: Schemas['TermSetView'] | u
     return members.map(wordsOf).join(', ')
   }
   const old = before.members as Member[]
-  const only = (some: Member[], others: Member[]) =>
-    some.filter((member) => !others.some((other) => isSame(member, other))).map(wordsOf)
   return (
     [
       now.name === before.name ? '' : `named “${now.name}”`,
-      ...only(members, old).map((words) => `added ${words}`),
-      ...only(old, members).map((words) => `removed ${words}`),
+      ...onlyIn(members, old).map((words) => `added ${words}`),
+      ...onlyIn(old, members).map((words) => `removed ${words}`),
     ]
       .filter(Boolean)
       .join(', ') || 'what is left out on purpose'

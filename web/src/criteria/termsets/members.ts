@@ -61,6 +61,11 @@ export function means(member: Member, term: Term): boolean {
   }
 }
 
+/** The members of one that the other has not, in words. */
+export function onlyIn(some: readonly Member[], others: readonly Member[]): string[] {
+  return some.filter((member) => !others.some((other) => isSame(member, other))).map(wordsOf)
+}
+
 export function without(members: Member[], member: Member): Member[] {
   return members.filter((one) => !isSame(one, member))
 }

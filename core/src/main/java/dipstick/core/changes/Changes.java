@@ -11,8 +11,6 @@ import dipstick.core.explain.Verdict;
 import dipstick.core.wording.DayWords;
 import dipstick.core.wording.SentencePrinter;
 import java.time.LocalDate;
-import java.util.HashMap;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 
@@ -26,12 +24,11 @@ public final class Changes {
     /** Further back the day on which time made the difference is not looked for. */
     private static final int MOST_DAYS = 400;
 
-    private final CriteriaSet before;
     private final LocalDate from;
     private final Reading after;
     private final Function<LocalDate, Evaluator> evaluators;
+    /** The criteria of then, as of any day over the records of now. */
     private final NearTheLine days;
-    private final Map<LocalDate, Reading> readings = new HashMap<>();
 
     /**
      * @param before the criteria of the reading before, and {@code from} the day that it was of
@@ -39,7 +36,6 @@ public final class Changes {
      * @param evaluators of the records of now, as of any day
      */
     public Changes(CriteriaSet before, LocalDate from, Reading after, Function<LocalDate, Evaluator> evaluators) {
-        this.before = before;
         this.from = from;
         this.after = after;
         this.evaluators = evaluators;
@@ -56,23 +52,19 @@ public final class Changes {
         if (is == was) {
             return Optional.empty();
         }
-        Outcome byTime = beforeAsOf(after.asOf()).list().of(person);
+        Outcome byTime = days.reading(after.asOf()).list().of(person);
         if (byTime != is) {
             return Optional.of(new Change(Cause.CRITERIA, criteria(person, is)));
         }
         if (!after.people().get(person)) {
             return Optional.of(new Change(Cause.DIED, Verdict.of(evaluators.apply(after.asOf()), after, person)));
         }
-        Outcome byRecords = beforeAsOf(from).list().of(person);
+        Outcome byRecords = days.reading(from).list().of(person);
         return Optional.of(byRecords == is ? records(person, is) : new Change(Cause.TIME, time(person, is)));
     }
 
-    private Reading beforeAsOf(LocalDate day) {
-        return readings.computeIfAbsent(day, any -> evaluators.apply(any).read(before));
-    }
-
     private String criteria(int person, Outcome is) {
-        Reading told = is == Outcome.NO ? after : beforeAsOf(after.asOf());
+        Reading told = is == Outcome.NO ? after : days.reading(after.asOf());
         String how = is == Outcome.NO ? " keeps them off now." : " keeps them off no more.";
         return Verdict.keptOffBy(evaluators.apply(after.asOf()), told, person)
                 .map(criterion -> "The criteria changed: “"
@@ -86,7 +78,7 @@ public final class Changes {
     private String time(int person, Outcome is) {
         LocalDate day = after.asOf();
         for (int back = 0; back < MOST_DAYS && day.isAfter(from); back++, day = day.minusDays(1)) {
-            Outcome dayBefore = beforeAsOf(day.minusDays(1)).list().of(person);
+            Outcome dayBefore = days.reading(day.minusDays(1)).list().of(person);
             if (dayBefore != is) {
                 return days.why(new Turn(person, day, dayBefore, is));
             }

@@ -81,7 +81,8 @@ public final class NearTheLine {
         return answer.apply(reading(day));
     }
 
-    private Reading reading(LocalDate day) {
+    /** The set as of a day, read once. */
+    public Reading reading(LocalDate day) {
         return readings.computeIfAbsent(day, any -> evaluators.apply(any).read(set));
     }
 

@@ -5,7 +5,6 @@ import dipstick.core.population.Column;
 import dipstick.core.population.Concepts;
 import dipstick.core.population.Events;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -70,7 +69,7 @@ final class ConceptsOfTerms {
         concepts.forEach(concept ->
                 counts.merge(events.concepts().text(concept), events.concepts().events(concept), Integer::sum));
         return counts.entrySet().stream()
-                .max(Map.Entry.comparingByValue(Comparator.naturalOrder()))
+                .max(Map.Entry.comparingByValue())
                 .map(most -> events.text().written().get(most.getKey()))
                 .orElse(term.term());
     }

@@ -74,7 +74,6 @@ final class FieldTestParser {
 
     private Optional<Field> field(List<Field> fields, What what) {
         fields.forEach(field -> cursor.expect(FieldWords.inSentence(field.name()), what));
-        int mark = cursor.mark();
         if (cursor.isKind(Token.Kind.QUOTED)) {
             Optional<Field> quoted = fields.stream()
                     .filter(field -> field.name().equals(cursor.peekText()))
@@ -87,7 +86,6 @@ final class FieldTestParser {
         Optional<Field> longest = fields.stream()
                 .filter(field -> lengthOf(field) > 0 && (what == What.EVENT_FIELD || !FieldWords.isTaken(field.name())))
                 .max(Comparator.comparingInt(this::lengthOf).thenComparing(this::isExact));
-        cursor.back(mark);
         longest.ifPresent(field -> cursor.pass(lengthOf(field)));
         return longest;
     }

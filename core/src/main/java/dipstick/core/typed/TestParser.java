@@ -16,10 +16,11 @@ final class TestParser {
     /** Deeper than anybody writes, and far from what the stack holds. */
     private static final int DEEPEST = 200;
 
-    private static final Map<String, String> PARTS = Map.of(
-            "on the list of", "list",
-            "eligible for", "eligible",
-            "has what they should by", "has");
+    /** How the parts of another set are said, in the order in which they are offered. */
+    private static final List<Map.Entry<String, String>> PARTS = List.of(
+            Map.entry("on the list of", "list"),
+            Map.entry("eligible for", "eligible"),
+            Map.entry("has what they should by", "has"));
 
     private final Cursor cursor;
     private final Vocabulary vocabulary;
@@ -86,7 +87,7 @@ final class TestParser {
                 return sequence(anchor.substring(anchor.lastIndexOf(' ') + 1));
             }
         }
-        for (Map.Entry<String, String> part : PARTS.entrySet()) {
+        for (Map.Entry<String, String> part : PARTS) {
             if (cursor.take(part.getKey())) {
                 return member(part.getValue());
             }

@@ -1,5 +1,6 @@
 package dipstick.server.criteria;
 
+import dipstick.core.typed.Vocabulary;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
@@ -15,6 +16,10 @@ interface CriteriaMapper {
 
     @Select("SELECT " + COLUMNS + " FROM criteria_set ORDER BY name, id")
     List<SavedSet> all();
+
+    /** The ids and names alone, without the documents. */
+    @Select("SELECT id, name FROM criteria_set ORDER BY name, id")
+    List<Vocabulary.Named> names();
 
     @Select("SELECT " + COLUMNS + " FROM criteria_set WHERE id = #{id}")
     Optional<SavedSet> find(String id);

@@ -5,6 +5,8 @@ import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.CriteriaSource;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.criteria.MemberReferences;
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.Reading;
 import dipstick.core.population.Population;
 import dipstick.core.records.Fields;
 import dipstick.core.typed.Vocabulary;
@@ -103,6 +105,16 @@ public class CriteriaSets {
         return CriteriaReader.read(sources, settings, fields, today.zone());
     }
 
+    /** The reading of a document; nothing where it cannot be evaluated over these records. */
+    public Optional<Reading> readingOf(JsonNode document, Evaluator evaluator) {
+        try {
+            return Optional.of(evaluator.read(
+                    read(document, Map.of(), evaluator.population().personFields())));
+        } catch (InvalidCriteria doesNotFit) {
+            return Optional.empty();
+        }
+    }
+
     /** The names that may be used in a document. */
     public Vocabulary vocabulary(JsonNode document, Population records) {
         String own = document.path("id").asString("");
@@ -110,10 +122,7 @@ public class CriteriaSets {
                 document,
                 records.personFields(),
                 records.events().kind().written().stream().skip(1).toList(),
-                sets.all().stream()
-                        .filter(set -> !set.id().equals(own))
-                        .map(set -> new Vocabulary.Named(set.id(), set.name()))
-                        .toList());
+                sets.names().stream().filter(set -> !set.id().equals(own)).toList());
     }
 
     private void addNamed(JsonNode document, String from, List<CriteriaSource> sources) {
@@ -161,8 +170,7 @@ public class CriteriaSets {
                     "not-published",
                     "This set was never published, so there is nothing to go back to.");
         }
-        String name = old.json().path("name").asString("");
-        SavedSet saved = update(old.with(name, old.document(), old.version(), ""), who);
+        SavedSet saved = update(old.with(old.publishedName(), old.document(), old.version(), ""), who);
         audit.record(who, Act.CRITERIA_SAVED, id + ", draft put away");
         return saved;
     }
@@ -190,9 +198,7 @@ public class CriteriaSets {
     @Transactional
     public Optional<Rewritten> rewrite(SavedSet set, UnaryOperator<JsonNode> how, String note, String who) {
         String document = set.isPublished() ? how.apply(set.json()).toString() : "";
-        String draft = set.hasDraft()
-                ? how.apply(SavedSet.parse(set.name(), set.draft())).toString()
-                : "";
+        String draft = set.hasDraft() ? how.apply(set.latest()).toString() : "";
         boolean publishes = !document.equals(set.document());
         if (!publishes && draft.equals(set.draft())) {
             return Optional.empty();

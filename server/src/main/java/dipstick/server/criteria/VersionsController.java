@@ -1,7 +1,5 @@
 package dipstick.server.criteria;
 
-import dipstick.core.criteria.CriteriaSet;
-import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.server.accounts.Accounts;
@@ -9,7 +7,6 @@ import java.security.Principal;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -43,7 +40,7 @@ class VersionsController {
         List<SetVersion> versions = new ArrayList<>();
         Optional<Reading> before = Optional.empty();
         for (PublishedVersion saved : sets.versions(id)) {
-            Optional<Reading> reading = read(saved.json(), evaluator);
+            Optional<Reading> reading = sets.readingOf(saved.json(), evaluator);
             versions.addFirst(version(saved, before, reading));
             before = reading;
         }
@@ -69,7 +66,8 @@ class VersionsController {
                 "",
                 Instant.now(),
                 who.getName());
-        return version(next, set.flatMap(one -> read(one.json(), evaluator)), read(document, evaluator));
+        return version(
+                next, set.flatMap(one -> sets.readingOf(one.json(), evaluator)), sets.readingOf(document, evaluator));
     }
 
     private SetVersion version(PublishedVersion saved, Optional<Reading> before, Optional<Reading> reading) {
@@ -87,15 +85,5 @@ class VersionsController {
                 reading.map(one -> one.list().yesCount()).orElse(0),
                 comparable ? reading.get().onListAndNotAt(before.get()).cardinality() : 0,
                 comparable ? before.get().onListAndNotAt(reading.get()).cardinality() : 0);
-    }
-
-    private Optional<Reading> read(JsonNode document, Evaluator evaluator) {
-        try {
-            CriteriaSet set =
-                    sets.read(document, Map.of(), evaluator.population().personFields());
-            return Optional.of(evaluator.read(set));
-        } catch (InvalidCriteria noLonger) {
-            return Optional.empty();
-        }
     }
 }

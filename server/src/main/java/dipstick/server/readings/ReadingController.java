@@ -6,7 +6,6 @@ import dipstick.core.population.Population;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
-import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.people.PersonLine;
 import dipstick.server.records.Views;
 import java.security.Principal;
@@ -27,14 +26,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/lists/{set}/readings")
 class ReadingController {
     private final Readings readings;
-    private final CriteriaSets sets;
     private final Views views;
     private final Accounts accounts;
     private final AuditLog audit;
 
-    ReadingController(Readings readings, CriteriaSets sets, Views views, Accounts accounts, AuditLog audit) {
+    ReadingController(Readings readings, Views views, Accounts accounts, AuditLog audit) {
         this.readings = readings;
-        this.sets = sets;
         this.views = views;
         this.accounts = accounts;
         this.audit = audit;
@@ -61,7 +58,7 @@ class ReadingController {
     /** The newest first. */
     @GetMapping
     List<ReadingView> all(@PathVariable String set) {
-        return readings.of(sets.getInForce(set).id()).stream().map(this::view).toList();
+        return readings.of(set).stream().map(this::view).toList();
     }
 
     /** Takes a reading as of today. */
@@ -74,7 +71,7 @@ class ReadingController {
     /** Who joined, who left, and who came to be or is no more to check, each with why. */
     @GetMapping("/{id}/changes")
     List<ChangeView> changes(@PathVariable String set, @PathVariable long id) {
-        TakenReading reading = readings.find(sets.getInForce(set).id(), id);
+        TakenReading reading = readings.find(set, id);
         audit.record(Act.LIST_READ, set + ", changes of reading " + id);
         Population records = views.current().population();
         Map<String, PersonLine> lines = new HashMap<>();

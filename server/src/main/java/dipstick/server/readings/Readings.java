@@ -71,17 +71,13 @@ class Readings {
 
     /** The newest first. */
     List<TakenReading> of(String set) {
-        return readings.ofSet(sets.get(set).id());
+        return readings.ofSet(sets.getInForce(set).id());
     }
 
     TakenReading find(String set, long id) {
-        return readings.find(set, id)
+        return readings.find(sets.getInForce(set).id(), id)
                 .orElseThrow(() ->
                         Problems.refused(HttpStatus.NOT_FOUND, "no-such-reading", "This list has no such reading."));
-    }
-
-    List<ReadMember> members(TakenReading reading) {
-        return readings.members(reading.id());
     }
 
     List<ReadChange> changes(TakenReading reading) {

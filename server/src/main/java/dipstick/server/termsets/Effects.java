@@ -1,6 +1,5 @@
 package dipstick.server.termsets;
 
-import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.server.criteria.CriteriaSets;
@@ -8,7 +7,6 @@ import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
@@ -38,8 +36,8 @@ class Effects {
         List<Effect> effects = new ArrayList<>();
         for (SavedSet set : termSets.holders(old)) {
             JsonNode document = set.isPublished() ? set.json() : set.latest();
-            Optional<Reading> before = read(document, evaluator);
-            Optional<Reading> after = read(TermSets.withCopy(document, old, next), evaluator);
+            Optional<Reading> before = sets.readingOf(document, evaluator);
+            Optional<Reading> after = sets.readingOf(TermSets.withCopy(document, old, next), evaluator);
             effects.add(new Effect(
                     set.id(),
                     set.name(),
@@ -49,16 +47,6 @@ class Effects {
                     onlyAt(before, after)));
         }
         return effects;
-    }
-
-    /** Nothing where the set is not finished. */
-    private Optional<Reading> read(JsonNode document, Evaluator evaluator) {
-        try {
-            return Optional.of(evaluator.read(
-                    sets.read(document, Map.of(), evaluator.population().personFields())));
-        } catch (InvalidCriteria unfinished) {
-            return Optional.empty();
-        }
     }
 
     private static int onlyAt(Optional<Reading> one, Optional<Reading> other) {

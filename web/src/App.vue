@@ -2,9 +2,10 @@
 import Toast from 'primevue/toast'
 import { watch } from 'vue'
 import { RouterView, useRouter } from 'vue-router'
-import { homeOf } from './router'
+import { homeOf } from './places'
 import { SignInPage, useSession } from './session'
 import TopStrip from './shell/TopStrip.vue'
+import { Together } from './together'
 
 const session = useSession()
 const router = useRouter()
@@ -15,7 +16,7 @@ watch(
   async (who) => {
     await router.isReady()
     if (who && router.currentRoute.value.path === '/') {
-      await router.replace(homeOf(session.isCoordinator))
+      await router.replace(homeOf(session.roles))
     }
   },
 )
@@ -25,8 +26,10 @@ watch(
   <Toast position="bottom-left" />
   <template v-if="session.known">
     <template v-if="session.signedIn">
-      <TopStrip />
-      <main class="place"><RouterView /></main>
+      <Together>
+        <TopStrip />
+        <main class="place"><RouterView /></main>
+      </Together>
     </template>
     <SignInPage v-else />
   </template>

@@ -1,35 +1,30 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import { BenchPage, CriteriaPage } from './criteria'
 import { ListPage, ListsPage } from './lists'
+import { DeskPage } from './outreach'
 import { PeoplePage } from './people'
+import { has, homeOf } from './places'
 import { RecordsPage } from './records'
 import { useSession } from './session'
-
-declare module 'vue-router' {
-  interface RouteMeta {
-    /** Whether only a coordinator has this place. */
-    coordinator?: boolean
-  }
-}
 
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
     // Where it leads depends on who is signed in; see homeOf.
     { path: '/', component: { render: () => null } },
-    { path: '/criteria', component: CriteriaPage, meta: { coordinator: true } },
-    { path: '/criteria/:id', component: BenchPage, props: true, meta: { coordinator: true } },
+    { path: '/criteria', component: CriteriaPage },
+    { path: '/criteria/:id', component: BenchPage, props: true },
     { path: '/lists', component: ListsPage },
-    { path: '/lists/:id', component: ListPage, props: true },
+    { path: '/lists/:id', component: DeskPage, props: true },
+    { path: '/lists/:id/on-a-day', component: ListPage, props: true },
     {
       path: '/people',
       component: PeoplePage,
       props: (to) => ({ id: to.params.id }),
-      meta: { coordinator: true },
       // The page shows the person beside those who were found.
       children: [{ path: ':id', component: { render: () => null } }],
     },
-    { path: '/records', component: RecordsPage, meta: { coordinator: true } },
+    { path: '/records', component: RecordsPage },
     { path: '/:other(.*)*', redirect: '/' },
   ],
 })
@@ -40,11 +35,6 @@ router.beforeEach(async (to) => {
   if (!session.signedIn) {
     return true
   }
-  const closed = to.meta.coordinator && !session.isCoordinator
-  return closed || to.path === '/' ? homeOf(session.isCoordinator) : true
+  const home = homeOf(session.roles)
+  return (to.path === '/' || !has(session.roles, to.path)) && to.path !== home ? home : true
 })
-
-/** The place where somebody begins. */
-export function homeOf(isCoordinator: boolean): string {
-  return isCoordinator ? '/criteria' : '/lists'
-}

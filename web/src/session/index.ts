@@ -1,2 +1,2 @@
-export { useSession } from './session'
+export { useSession, type Role } from './session'
 export { default as SignInPage } from './SignInPage.vue'

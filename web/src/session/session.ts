@@ -2,6 +2,8 @@ import { send, sentenceOf, whenSignedOut, type Schemas } from '@/api/client'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 
+export type Role = Schemas['SignedIn']['roles'][number]
+
 /** Who is signed in, and what the practice's today is. */
 export const useSession = defineStore('session', () => {
   const current = shallowRef<Schemas['Session']>()
@@ -47,7 +49,8 @@ export const useSession = defineStore('session', () => {
     problem,
     known: computed(() => current.value !== undefined),
     signedIn: computed(() => current.value?.signedIn),
-    isCoordinator: computed(() => current.value?.signedIn?.role === 'COORDINATOR'),
+    roles: computed(() => current.value?.signedIn?.roles ?? []),
+    isCoordinator: computed(() => current.value?.signedIn?.roles.includes('COORDINATOR') ?? false),
     today: computed(() => current.value?.today ?? ''),
     load,
     reload,

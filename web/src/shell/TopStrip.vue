@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { placesOf } from '@/places'
 import { useSession } from '@/session'
 import { useVeil, VEIL_KEY } from '@/veil'
 import { computed } from 'vue'
@@ -7,16 +8,7 @@ import { RouterLink } from 'vue-router'
 const session = useSession()
 const veil = useVeil()
 
-const places = computed(() =>
-  session.isCoordinator
-    ? [
-        { to: '/criteria', name: 'Criteria' },
-        { to: '/lists', name: 'Lists' },
-        { to: '/people', name: 'People' },
-        { to: '/records', name: 'Records' },
-      ]
-    : [{ to: '/lists', name: 'Lists' }],
-)
+const places = computed(() => placesOf(session.roles))
 </script>
 
 <template>

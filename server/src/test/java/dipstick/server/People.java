@@ -37,15 +37,35 @@ public final class People {
         return view;
     }
 
-    /** Publishes a new set. */
+    /** Publishes a new set and shares it with everybody, each to do what their role allows. */
     public static void publish(Visitor coordinator, String id, String document) throws Exception {
+        publishPrivately(coordinator, id, document);
+        share(coordinator, id, "CHANGE", "");
+    }
+
+    /** @param shares the JSON of shares, separated by commas */
+    public static void share(Visitor coordinator, String id, String everybody, String shares) throws Exception {
+        var shared = coordinator.get("/api/sharing/" + id).json();
+        coordinator.put(
+                "/api/sharing/" + id,
+                "{\"owner\": \"" + shared.get("owner").asString() + "\", \"everybody\": \"" + everybody
+                        + "\", \"shares\": [" + shares + "]}",
+                "\"" + shared.get("revision").asInt() + "\"");
+    }
+
+    /** Publishes a new set, which only who makes it sees. */
+    public static void publishPrivately(Visitor coordinator, String id, String document) throws Exception {
         coordinator.put("/api/criteria/" + id, document, "");
         coordinator.post("/api/criteria/" + id + "/publish", "{\"note\": \"\"}", "\"1\"");
     }
 
-    private static Visitor signedIn(Role role) throws Exception {
+    public static Visitor signedIn(Role role) throws Exception {
+        return signedIn("person" + NUMBER.incrementAndGet(), role);
+    }
+
+    /** @param name to be given things by */
+    public static Visitor signedIn(String name, Role role) throws Exception {
         RunningServer server = RunningServer.shared();
-        String name = "person" + NUMBER.incrementAndGet();
         server.bean(Accounts.class).create(name, "Person " + name, role, "a long password");
         return server.visitor().signIn(name, "a%20long%20password");
     }

@@ -11,6 +11,7 @@ import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.stream.Stream;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
@@ -99,6 +100,16 @@ public final class RunningServer {
                 request.header("If-Match", ifMatch);
             }
             return send(request.PUT(BodyPublishers.ofString(body)));
+        }
+
+        public Reply delete(String path) throws Exception {
+            return send(request(path).DELETE());
+        }
+
+        /** The lines of a stream that goes on. */
+        public Stream<String> stream(String path) throws Exception {
+            return client.send(request(path).GET().build(), BodyHandlers.ofLines())
+                    .body();
         }
 
         public Reply delete(String path, String ifMatch) throws Exception {

@@ -1,22 +1,55 @@
 package dipstick.server.accounts;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface AccountMapper {
-    @Select("SELECT name, display_name, role, password_hash FROM account WHERE name = #{name}")
+    String COLUMNS = "name, display_name, roles, provider, own_people_only, given_lists_only, closed, password_hash";
+
+    /** Somebody in a group. */
+    record Member(String groupName, String account) {}
+
+    @Select("SELECT " + COLUMNS + " FROM account WHERE name = #{name}")
     Optional<Account> find(String name);
+
+    @Select("SELECT " + COLUMNS + " FROM account ORDER BY display_name, name")
+    List<Account> all();
 
     @Select("SELECT COUNT(*) FROM account")
     int count();
 
     @Insert("""
-            INSERT INTO account (name, display_name, role, password_hash, created_at)
-            VALUES (#{account.name}, #{account.displayName}, #{account.role}, #{account.passwordHash}, #{at})
+            INSERT INTO account (name, display_name, roles, provider, own_people_only, given_lists_only, closed,
+                password_hash, created_at)
+            VALUES (#{account.name}, #{account.displayName}, #{account.roles}, #{account.provider},
+                #{account.ownPeopleOnly}, #{account.givenListsOnly}, #{account.closed}, #{account.passwordHash}, #{at})
             """)
     int insert(Account account, Instant at);
+
+    @Update("""
+            UPDATE account SET display_name = #{displayName}, roles = #{roles}, provider = #{provider},
+                own_people_only = #{ownPeopleOnly}, given_lists_only = #{givenListsOnly}, closed = #{closed},
+                password_hash = #{passwordHash}
+            WHERE name = #{name}
+            """)
+    int update(Account account);
+
+    @Select("SELECT group_name, account FROM group_member ORDER BY group_name, account")
+    List<Member> groupMembers();
+
+    @Select("SELECT group_name FROM group_member WHERE account = #{account}")
+    List<String> groupsOf(String account);
+
+    @Delete("DELETE FROM group_member WHERE group_name = #{group}")
+    int deleteGroup(String group);
+
+    @Insert("INSERT INTO group_member (group_name, account) VALUES (#{group}, #{account})")
+    int insertMember(String group, String account);
 }

@@ -23,8 +23,9 @@ class AccountUsers implements UserDetailsService {
                 accounts.find(name).orElseThrow(() -> new UsernameNotFoundException("There is no account " + name));
         return User.withUsername(account.name())
                 .password(account.passwordHash())
-                .roles(account.role().name())
+                .roles(account.roles().split(","))
                 .accountLocked(throttle.mustWait(name))
+                .disabled(account.closed())
                 .build();
     }
 }

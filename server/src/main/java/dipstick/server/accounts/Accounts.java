@@ -3,11 +3,22 @@ package dipstick.server.accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.practice.Today;
+import dipstick.server.web.Problems;
+import java.util.Collection;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.ErrorResponseException;
 
 /** The people who may sign in. */
 @Service
@@ -31,9 +42,75 @@ public class Accounts {
     /** Creates an account; the name is kept in lower case, so that it can be typed either way. */
     @Transactional
     public void create(String name, String displayName, Role role, String password) {
-        String signInName = signInName(name);
-        accounts.insert(new Account(signInName, displayName, role, passwords.encode(password)), today.now());
-        audit.record(signInName, Act.ACCOUNT_CREATED, signInName + " as " + role);
+        Colleague colleague = new Colleague(signInName(name), displayName, Set.of(role), "", false, false, false);
+        create(colleague, password, colleague.name());
+    }
+
+    /** @param who creates it; a first account creates itself */
+    @Transactional
+    void create(Colleague colleague, String password, String who) {
+        try {
+            accounts.insert(row(colleague, passwords.encode(password)), today.now());
+        } catch (DuplicateKeyException taken) {
+            throw Problems.refused(
+                    HttpStatus.CONFLICT,
+                    "name-taken",
+                    "There is an account with this sign-in name already. Nothing was created; give it another name.");
+        }
+        audit.record(who, Act.ACCOUNT_CREATED, colleague.name() + " as " + Account.written(colleague.roles()));
+    }
+
+    /** Changes what an account may do; its password stays unless a new one is given. */
+    @Transactional
+    void change(Colleague colleague, Optional<String> password) {
+        Account before = get(colleague.name());
+        if (before.colleague().is(Role.ADMINISTRATOR) && (!colleague.is(Role.ADMINISTRATOR) || colleague.closed())) {
+            refuseWithoutAdministrator(colleague.name());
+        }
+        accounts.update(row(colleague, password.map(passwords::encode).orElse(before.passwordHash())));
+        audit.record(
+                Act.ACCOUNT_CHANGED,
+                colleague.name() + " as " + Account.written(colleague.roles())
+                        + (colleague.closed() ? ", closed" : "")
+                        + (password.isPresent() ? ", new password" : ""));
+    }
+
+    private void refuseWithoutAdministrator(String without) {
+        boolean another = all().stream()
+                .anyMatch(one -> !one.closed()
+                        && one.is(Role.ADMINISTRATOR)
+                        && !one.name().equals(without));
+        if (!another) {
+            throw Problems.refused(
+                    HttpStatus.CONFLICT,
+                    "last-administrator",
+                    "This is the last administrator. Make somebody else one first; nothing was changed.");
+        }
+    }
+
+    /** Everybody, those whose account is closed too. */
+    public List<Colleague> all() {
+        return accounts.all().stream().map(Account::colleague).toList();
+    }
+
+    /** Whoever is signed in. */
+    public Colleague here() {
+        return colleague(SecurityContextHolder.getContext().getAuthentication().getName());
+    }
+
+    public Colleague colleague(String name) {
+        return get(name).colleague();
+    }
+
+    /** A colleague to whom something can be given; refused where there is none, or the account is closed. */
+    public Colleague open(String name) {
+        return accounts.find(signInName(name))
+                .map(Account::colleague)
+                .filter(one -> !one.closed())
+                .orElseThrow(() -> Problems.refused(
+                        HttpStatus.UNPROCESSABLE_CONTENT,
+                        "no-such-colleague",
+                        "There is no colleague “" + name + "”, or the account is closed. Nothing was changed."));
     }
 
     /** The name that somebody goes by, or their sign-in name where it has no account. */
@@ -41,11 +118,53 @@ public class Accounts {
         return find(name).map(Account::displayName).orElse(name);
     }
 
+    /** The groups of colleagues, by name. */
+    public Map<String, List<String>> groups() {
+        return accounts.groupMembers().stream()
+                .collect(Collectors.groupingBy(
+                        AccountMapper.Member::groupName,
+                        TreeMap::new,
+                        Collectors.mapping(AccountMapper.Member::account, Collectors.toList())));
+    }
+
+    public List<String> groupsOf(String account) {
+        return accounts.groupsOf(account);
+    }
+
+    /** Makes a group of exactly these colleagues; without any it is gone. */
+    @Transactional
+    void group(String group, Collection<String> members) {
+        accounts.deleteGroup(group);
+        Set.copyOf(members)
+                .forEach(member -> accounts.insertMember(group, open(member).name()));
+        audit.record(Act.GROUP_CHANGED, group + ": " + String.join(", ", members));
+    }
+
     Optional<Account> find(String name) {
         return accounts.find(signInName(name));
     }
 
-    private static String signInName(String name) {
+    private Account get(String name) {
+        return find(name).orElseThrow(Accounts::noSuchAccount);
+    }
+
+    private static ErrorResponseException noSuchAccount() {
+        return Problems.refused(HttpStatus.NOT_FOUND, "no-such-account", "There is no account with this name.");
+    }
+
+    private static Account row(Colleague colleague, String passwordHash) {
+        return new Account(
+                colleague.name(),
+                colleague.displayName(),
+                Account.written(colleague.roles()),
+                colleague.provider(),
+                colleague.ownPeopleOnly(),
+                colleague.givenListsOnly(),
+                colleague.closed(),
+                passwordHash);
+    }
+
+    static String signInName(String name) {
         return name.strip().toLowerCase(Locale.ROOT);
     }
 }

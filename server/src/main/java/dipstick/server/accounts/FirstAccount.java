@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.SecureRandom;
 import java.util.Optional;
+import java.util.Set;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -23,6 +24,8 @@ class FirstAccount {
     private static final String ALPHABET = "ABCDEFGHJKLMNPQRSTUVWXYZ23456789";
 
     private static final int LENGTH = 10;
+
+    static final int SHORTEST_PASSWORD = 10;
 
     /** After so many wrong codes a new one is made, so that it cannot be guessed. */
     private static final int MOST_TRIES = 10;
@@ -57,7 +60,17 @@ class FirstAccount {
             }
             return false;
         }
-        accounts.create(name, displayName, Role.COORDINATOR, password);
+        accounts.create(
+                new Colleague(
+                        Accounts.signInName(name),
+                        displayName,
+                        Set.of(Role.COORDINATOR, Role.ADMINISTRATOR),
+                        "",
+                        false,
+                        false,
+                        false),
+                password,
+                Accounts.signInName(name));
         code = Optional.empty();
         return true;
     }

@@ -1,9 +1,15 @@
 package dipstick.server.accounts;
 
-/** What somebody may do. */
+/** What somebody may do; a person may have several. */
 public enum Role {
-    /** Brings records in, builds criteria sets, reads every list. */
+    /** Brings records in, builds criteria sets, shares lists. */
     COORDINATOR,
-    /** Reads lists and the people on them. */
-    CALLER
+    /** Works the lists. */
+    CALLER,
+    /** Sees people and sets them aside. */
+    CLINICIAN,
+    /** Sees how lists stand, who works which, and who looked at what. */
+    MANAGER,
+    /** Keeps the accounts and the records, and reads no list. */
+    ADMINISTRATOR
 }

@@ -1,7 +1,5 @@
 package dipstick.server.accounts;
 
-import static org.springframework.http.HttpMethod.POST;
-
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import jakarta.servlet.http.HttpServletResponse;
@@ -13,6 +11,7 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.logout.HttpStatusReturningLogoutSuccessHandler;
 
 /** Who may do what: everything under {@code /api} but signing in needs an account with the right. */
@@ -27,23 +26,38 @@ class SecurityConfiguration {
     }
 
     @Bean
-    SecurityFilterChain filters(HttpSecurity http, AuditLog audit, SignInThrottle throttle) throws Exception {
+    SecurityFilterChain filters(HttpSecurity http, Accounts accounts, AuditLog audit, SignInThrottle throttle)
+            throws Exception {
         String coordinator = Role.COORDINATOR.name();
+        String caller = Role.CALLER.name();
+        String clinician = Role.CLINICIAN.name();
+        String manager = Role.MANAGER.name();
+        String administrator = Role.ADMINISTRATOR.name();
+        http.addFilterBefore(new OpenAccountFilter(accounts), AuthorizationFilter.class);
         http.csrf(csrf -> csrf.spa());
         http.headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY)));
         http.authorizeHttpRequests(
                 requests -> requests.requestMatchers("/api/session", "/api/sign-in", "/api/first-account")
                         .permitAll()
+                        .requestMatchers("/api/session/**", "/api/colleagues")
+                        .authenticated()
+                        .requestMatchers("/api/accounts/**", "/api/groups/**")
+                        .hasRole(administrator)
+                        .requestMatchers("/api/imports/**")
+                        .hasAnyRole(coordinator, administrator)
                         .requestMatchers(
-                                "/api/imports/**",
                                 "/api/bench/**",
-                                "/api/people/**",
                                 "/api/criteria/**",
                                 "/api/term-sets/**",
+                                "/api/sharing/**",
+                                "/api/outcomes",
                                 "/api/records/terms")
                         .hasRole(coordinator)
-                        .requestMatchers(POST, "/api/lists/*/readings")
-                        .hasRole(coordinator)
+                        .requestMatchers("/api/people/**")
+                        .hasAnyRole(coordinator, clinician)
+                        .requestMatchers("/api/lists/**")
+                        // What somebody may do with each list, its controllers ask of Sharing.
+                        .hasAnyRole(coordinator, caller, clinician, manager)
                         .requestMatchers("/api/**", "/v3/**")
                         .authenticated()
                         .anyRequest()

@@ -9,6 +9,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.annotation.CurrentSecurityContext;
@@ -34,7 +35,7 @@ class SessionController {
         this.today = today;
     }
 
-    record SignedIn(String name, String displayName, Role role) {}
+    record SignedIn(String name, String displayName, Set<Role> roles) {}
 
     /** An account that the demo's sign-in page shows with its password. */
     record DemoAccount(String name, String password, String who) {}
@@ -56,7 +57,10 @@ class SessionController {
         Optional<SignedIn> signedIn = Optional.ofNullable(context.getAuthentication())
                 .filter(Authentication::isAuthenticated)
                 .flatMap(who -> accounts.find(who.getName()))
-                .map(account -> new SignedIn(account.name(), account.displayName(), account.role()));
+                .map(account -> new SignedIn(
+                        account.name(),
+                        account.displayName(),
+                        account.colleague().roles()));
         return new Session(
                 signedIn,
                 settings.demo() || signedIn.isPresent() ? settings.practice() : "",

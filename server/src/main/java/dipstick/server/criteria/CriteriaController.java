@@ -5,6 +5,9 @@ import dipstick.core.criteria.MemberReferences;
 import dipstick.core.criteria.Problem;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.records.Views;
+import dipstick.server.sharing.Right;
+import dipstick.server.sharing.Shared;
+import dipstick.server.sharing.Sharing;
 import dipstick.server.web.EntityTag;
 import dipstick.server.web.Problems;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -15,6 +18,8 @@ import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -35,18 +40,27 @@ import tools.jackson.databind.JsonNode;
 @RequestMapping("/api/criteria")
 class CriteriaController {
     private final CriteriaSets sets;
+    private final Sharing sharing;
     private final Accounts accounts;
     private final Views views;
+    private final ApplicationEventPublisher events;
 
-    CriteriaController(CriteriaSets sets, Accounts accounts, Views views) {
+    CriteriaController(
+            CriteriaSets sets, Sharing sharing, Accounts accounts, Views views, ApplicationEventPublisher events) {
         this.sets = sets;
+        this.sharing = sharing;
         this.accounts = accounts;
         this.views = views;
+        this.events = events;
     }
 
     /**
      * @param version how often it was published
      * @param draft whether it is being changed, or was never published
+     * @param owner whose it is, by their name
+     * @param mine whether it belongs to whoever asks
+     * @param right what whoever asks may do with it
+     * @param everybodys whether everybody sees it
      */
     record SetSummary(
             String id,
@@ -57,7 +71,11 @@ class CriteriaController {
             boolean draft,
             boolean retired,
             String changedAt,
-            String changedBy) {}
+            String changedBy,
+            String owner,
+            boolean mine,
+            Right right,
+            boolean everybodys) {}
 
     /** @param document what is being changed, else what is published */
     record SetDocument(
@@ -76,21 +94,32 @@ class CriteriaController {
     @GetMapping
     List<SetSummary> all() {
         return sets.all().stream()
-                .map(set -> new SetSummary(
-                        set.id(),
-                        set.name(),
-                        set.latest().path("purpose").asString(""),
-                        set.version(),
-                        set.revision(),
-                        set.hasDraft(),
-                        set.retired(),
-                        set.changedAt().toString(),
-                        accounts.displayName(set.changedBy())))
+                .filter(set -> sharing.here(set.id()).includes(Right.VIEW))
+                .map(this::summary)
                 .toList();
+    }
+
+    private SetSummary summary(SavedSet set) {
+        Shared shared = sharing.of(set.id());
+        return new SetSummary(
+                set.id(),
+                set.name(),
+                set.latest().path("purpose").asString(""),
+                set.version(),
+                set.revision(),
+                set.hasDraft(),
+                set.retired(),
+                set.changedAt().toString(),
+                accounts.displayName(set.changedBy()),
+                accounts.displayName(shared.owner()),
+                shared.owner().equals(accounts.here().name()),
+                sharing.here(set.id()),
+                shared.everybody().includes(Right.VIEW));
     }
 
     @GetMapping("/{id}")
     ResponseEntity<SetDocument> get(@PathVariable String id) {
+        sharing.require(id, Right.VIEW);
         return answer(sets.get(id));
     }
 
@@ -109,6 +138,7 @@ class CriteriaController {
                     "The document needs a name, and its id must be that of the address.");
         }
         Optional<Integer> expected = Optional.ofNullable(ifMatch).map(EntityTag::number);
+        expected.ifPresent(_ -> sharing.require(id, Right.CHANGE));
         return answer(sets.saveDraft(id, name, document, expected, who.getName()));
     }
 
@@ -119,14 +149,18 @@ class CriteriaController {
             @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch,
             @Valid @RequestBody Publishing publishing,
             Principal who) {
+        sharing.require(id, Right.CHANGE);
         check(sets.get(id).latest());
-        return answer(sets.publish(id, EntityTag.number(ifMatch), publishing.note(), who.getName()));
+        SavedSet published = sets.publish(id, EntityTag.number(ifMatch), publishing.note(), who.getName());
+        events.publishEvent(new ListsOutdated(Set.of(id)));
+        return answer(published);
     }
 
     /** Goes back to what is published. */
     @DeleteMapping("/{id}/draft")
     ResponseEntity<SetDocument> dropDraft(
             @PathVariable String id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch, Principal who) {
+        sharing.require(id, Right.CHANGE);
         return answer(sets.dropDraft(id, EntityTag.number(ifMatch), who.getName()));
     }
 
@@ -136,12 +170,16 @@ class CriteriaController {
             @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch,
             @RequestBody Retiring retiring,
             Principal who) {
-        return answer(sets.retire(id, retiring.retired(), EntityTag.number(ifMatch), who.getName()));
+        sharing.require(id, Right.CHANGE);
+        SavedSet retired = sets.retire(id, retiring.retired(), EntityTag.number(ifMatch), who.getName());
+        events.publishEvent(new ListsOutdated(Set.of(id)));
+        return answer(retired);
     }
 
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(@PathVariable String id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch, Principal who) {
+        sharing.require(id, Right.CHANGE);
         sets.remove(id, EntityTag.number(ifMatch), who.getName());
     }
 

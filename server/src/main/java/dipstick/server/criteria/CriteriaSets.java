@@ -14,6 +14,7 @@ import dipstick.server.accounts.Accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.practice.Today;
+import dipstick.server.sharing.Sharing;
 import dipstick.server.web.Problems;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,14 +33,21 @@ import tools.jackson.databind.JsonNode;
 @Service
 public class CriteriaSets {
     private final CriteriaMapper sets;
+    private final Sharing sharing;
     private final Accounts accounts;
     private final AuditLog audit;
     private final Today today;
     private final ApplicationEventPublisher published;
 
     CriteriaSets(
-            CriteriaMapper sets, Accounts accounts, AuditLog audit, Today today, ApplicationEventPublisher published) {
+            CriteriaMapper sets,
+            Sharing sharing,
+            Accounts accounts,
+            AuditLog audit,
+            Today today,
+            ApplicationEventPublisher published) {
         this.sets = sets;
+        this.sharing = sharing;
         this.accounts = accounts;
         this.audit = audit;
         this.today = today;
@@ -151,6 +159,7 @@ public class CriteriaSets {
         if (expected.isEmpty()) {
             SavedSet first = new SavedSet(id, name, "", 0, draft, 1, false, today.now(), who);
             insert(first);
+            sharing.begin(id, who);
             audit.record(who, Act.CRITERIA_SAVED, id + ", draft");
             return first;
         }
@@ -233,6 +242,7 @@ public class CriteriaSets {
                     "This set has been published, so it is kept for what was done by it. Retire it instead.");
         }
         sets.delete(id, expected);
+        sharing.end(id);
         audit.record(who, Act.CRITERIA_REMOVED, id);
     }
 
@@ -271,8 +281,8 @@ public class CriteriaSets {
             throw Problems.refused(
                     HttpStatus.CONFLICT,
                     "name-taken",
-                    "There is a criteria set of this name already. Yours is kept here, not saved: give it another"
-                            + " name.");
+                    "There is a criteria set of this name already, maybe a colleague’s private one. Yours is kept here,"
+                            + " not saved: give it another name.");
         }
     }
 

@@ -3,6 +3,8 @@ package dipstick.server.criteria;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.server.accounts.Accounts;
+import dipstick.server.sharing.Right;
+import dipstick.server.sharing.Sharing;
 import java.security.Principal;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -25,10 +27,12 @@ class VersionsController {
 
     private final CriteriaSets sets;
     private final Evaluators evaluators;
+    private final Sharing sharing;
     private final Accounts accounts;
 
-    VersionsController(CriteriaSets sets, Evaluators evaluators, Accounts accounts) {
+    VersionsController(CriteriaSets sets, Evaluators evaluators, Sharing sharing, Accounts accounts) {
         this.sets = sets;
+        this.sharing = sharing;
         this.evaluators = evaluators;
         this.accounts = accounts;
     }
@@ -36,6 +40,7 @@ class VersionsController {
     /** The newest first. */
     @GetMapping
     List<SetVersion> all(@PathVariable String id) {
+        sharing.require(id, Right.VIEW);
         Evaluator evaluator = evaluators.asOf(Optional.empty());
         List<SetVersion> versions = new ArrayList<>();
         Optional<Reading> before = Optional.empty();
@@ -50,13 +55,16 @@ class VersionsController {
     /** What the set said at a version. */
     @GetMapping("/{version}")
     JsonNode document(@PathVariable String id, @PathVariable int version) {
+        sharing.require(id, Right.VIEW);
         return sets.version(id, version).json();
     }
 
     /** What a document would change if it were published as this set, which need not be there yet. */
     @PostMapping("/next")
     SetVersion next(@PathVariable String id, @RequestBody JsonNode document, Principal who) {
-        Optional<SavedSet> set = sets.find(id).filter(SavedSet::isPublished);
+        Optional<SavedSet> set = sets.find(id)
+                .filter(SavedSet::isPublished)
+                .filter(_ -> sharing.here(id).includes(Right.VIEW));
         Evaluator evaluator = evaluators.asOf(Optional.empty());
         PublishedVersion next = new PublishedVersion(
                 id,

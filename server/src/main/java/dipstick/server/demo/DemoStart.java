@@ -10,6 +10,8 @@ import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
 import dipstick.server.records.RecordsSeed;
 import dipstick.server.records.Views;
+import dipstick.server.sharing.Right;
+import dipstick.server.sharing.Sharing;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -36,14 +38,22 @@ class DemoStart implements SmartLifecycle {
     private final Accounts accounts;
     private final RecordsSeed records;
     private final CriteriaSets sets;
+    private final Sharing sharing;
     private final Today today;
     private boolean started;
 
-    DemoStart(PracticeSettings settings, Accounts accounts, RecordsSeed records, CriteriaSets sets, Today today) {
+    DemoStart(
+            PracticeSettings settings,
+            Accounts accounts,
+            RecordsSeed records,
+            CriteriaSets sets,
+            Sharing sharing,
+            Today today) {
         this.settings = settings;
         this.accounts = accounts;
         this.records = records;
         this.sets = sets;
+        this.sharing = sharing;
         this.today = today;
     }
 
@@ -96,5 +106,6 @@ class DemoStart implements SmartLifecycle {
         SavedSet draft =
                 sets.saveDraft(id, source.json().path("name").asString(), source.json(), Optional.empty(), COORDINATOR);
         sets.publish(id, draft.revision(), "", COORDINATOR);
+        sharing.everybodys(id, Right.WORK);
     }
 }

@@ -4,6 +4,8 @@ import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
+import dipstick.server.accounts.Accounts;
+import dipstick.server.accounts.Colleague;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
@@ -11,6 +13,8 @@ import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PersonView;
+import dipstick.server.sharing.Right;
+import dipstick.server.sharing.Sharing;
 import dipstick.server.web.Problems;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
@@ -38,10 +42,20 @@ class ListController {
     private final CriteriaSets sets;
     private final Evaluators evaluators;
     private final PeopleReader people;
+    private final Sharing sharing;
+    private final Accounts accounts;
     private final AuditLog audit;
 
-    ListController(CriteriaSets sets, Evaluators evaluators, PeopleReader people, AuditLog audit) {
+    ListController(
+            CriteriaSets sets,
+            Evaluators evaluators,
+            PeopleReader people,
+            Sharing sharing,
+            Accounts accounts,
+            AuditLog audit) {
         this.sets = sets;
+        this.sharing = sharing;
+        this.accounts = accounts;
         this.evaluators = evaluators;
         this.people = people;
         this.audit = audit;
@@ -66,11 +80,15 @@ class ListController {
     @GetMapping
     List<ListSummary> all() {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
-        return sets.inForce().stream().map(set -> summary(set, evaluator)).toList();
+        return sets.inForce().stream()
+                .filter(set -> sharing.here(set.id()).includes(Right.VIEW))
+                .map(set -> summary(set, evaluator))
+                .toList();
     }
 
     @GetMapping("/{id}")
     ListPage list(@PathVariable String id, @RequestParam Optional<LocalDate> asOf) {
+        sharing.require(id, Right.VIEW);
         SavedSet saved = sets.getInForce(id);
         Evaluator evaluator = evaluators.asOf(asOf);
         CriteriaSet set = read(saved, evaluator);
@@ -81,6 +99,7 @@ class ListController {
 
     @GetMapping(value = "/{id}/csv", produces = "text/csv")
     ResponseEntity<byte[]> csv(@PathVariable String id, @RequestParam Optional<LocalDate> asOf) {
+        sharing.require(id, Right.VIEW);
         Evaluator evaluator = evaluators.asOf(asOf);
         String csv = ListCsv.of(rows(evaluator, read(sets.getInForce(id), evaluator)));
         audit.record(Act.LIST_EXPORTED, id + " as of " + evaluator.asOf());
@@ -98,14 +117,18 @@ class ListController {
     /** Somebody on a list, with the reasons. */
     @GetMapping("/{id}/people/{person}")
     PersonView person(@PathVariable String id, @PathVariable String person, @RequestParam Optional<LocalDate> asOf) {
+        sharing.require(id, Right.VIEW);
         Evaluator evaluator = evaluators.asOf(asOf);
         return people.read(person, evaluator, read(sets.getInForce(id), evaluator));
     }
 
-    private static List<ListRow> rows(Evaluator evaluator, CriteriaSet set) {
+    /** Those whom whoever asks may see. */
+    private List<ListRow> rows(Evaluator evaluator, CriteriaSet set) {
         Reading reading = evaluator.read(set);
+        Colleague here = accounts.here();
         return evaluator.members(reading).stream()
                 .map(member -> ListRow.of(reading, member))
+                .filter(row -> here.maySeePeopleOf(row.person().provider()))
                 .toList();
     }
 

@@ -6,6 +6,7 @@ import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.explain.Verdict;
 import dipstick.core.export.ReadingExport;
+import dipstick.server.accounts.Accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
@@ -13,6 +14,8 @@ import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PeopleSearch;
+import dipstick.server.sharing.Right;
+import dipstick.server.sharing.Sharing;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,11 +31,23 @@ import org.springframework.web.bind.annotation.RestController;
 class PeopleController {
     private final CriteriaSets sets;
     private final Evaluators evaluators;
+    private final PeopleReader people;
+    private final Sharing sharing;
+    private final Accounts accounts;
     private final AuditLog audit;
 
-    PeopleController(CriteriaSets sets, Evaluators evaluators, AuditLog audit) {
+    PeopleController(
+            CriteriaSets sets,
+            Evaluators evaluators,
+            PeopleReader people,
+            Sharing sharing,
+            Accounts accounts,
+            AuditLog audit) {
         this.sets = sets;
+        this.sharing = sharing;
+        this.accounts = accounts;
         this.evaluators = evaluators;
+        this.people = people;
         this.audit = audit;
     }
 
@@ -48,7 +63,8 @@ class PeopleController {
     @GetMapping
     PeopleSearch.Found find(@RequestParam(defaultValue = "") String find) {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
-        PeopleSearch.Found found = new PeopleSearch(evaluator.population()).find(find, evaluator.asOf());
+        PeopleSearch.Found found =
+                new PeopleSearch(evaluator.population()).find(find, evaluator.asOf(), accounts.here()::maySeePeopleOf);
         audit.record(Act.PEOPLE_LISTED, "found by “" + find + "”");
         return found;
     }
@@ -57,8 +73,10 @@ class PeopleController {
     List<Standing> standing(@PathVariable String person) {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
         int number = PeopleReader.numberOf(person, evaluator.population());
+        people.requireMaySee(number, evaluator.population());
         audit.record(Act.PERSON_READ, person);
         return sets.inForce().stream()
+                .filter(set -> sharing.here(set.id()).includes(Right.VIEW))
                 .map(set -> standing(set, evaluator, number))
                 .toList();
     }

@@ -22,6 +22,7 @@ import dipstick.core.wording.DayWords;
 import dipstick.core.wording.FieldWords;
 import dipstick.core.wording.SentencePrinter;
 import dipstick.core.wording.ValueWords;
+import dipstick.server.accounts.Accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.people.PersonView.Bracket;
@@ -42,14 +43,17 @@ import org.springframework.stereotype.Service;
 /** Reads one person whole; each reading is written down in the audit log. */
 @Service
 public class PeopleReader {
+    private final Accounts accounts;
     private final AuditLog audit;
 
-    PeopleReader(AuditLog audit) {
+    PeopleReader(Accounts accounts, AuditLog audit) {
+        this.accounts = accounts;
         this.audit = audit;
     }
 
     public PersonView read(String id, Evaluator evaluator, CriteriaSet set) {
         int person = numberOf(id, evaluator.population());
+        requireMaySee(person, evaluator.population());
         audit.record(Act.PERSON_READ, id);
         Reading reading = evaluator.read(set);
         return new PersonView(
@@ -65,6 +69,16 @@ public class PeopleReader {
                         .flatMap(one -> windows(one.criterion().test())
                                 .map(window -> bracket(one.criterion(), window, evaluator.asOf())))
                         .toList());
+    }
+
+    /** Refuses a clinician who sees own people only, of others. */
+    public void requireMaySee(int person, Population population) {
+        if (!accounts.here().maySeePeopleOf(PersonLine.text(population, person, "provider"))) {
+            throw Problems.refused(
+                    HttpStatus.FORBIDDEN,
+                    "not-your-person",
+                    "Your account shows your own people only, and this person is another provider’s.");
+        }
     }
 
     /** The number of the person with this id; refused where there is none. */

@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.function.IntPredicate;
+import java.util.function.Predicate;
 
 /**
  * Finds people by what is typed: each word must begin a name or the id, be in a phone number, or begin a birth date as
@@ -29,13 +30,18 @@ public final class PeopleSearch {
     /** @param total how many there are; only the first are given */
     public record Found(int total, List<PersonLine> people) {}
 
-    public Found find(String typed, LocalDate asOf) {
+    /** @param seen whether people of a provider, as it is on record, are shown to whoever asks */
+    public Found find(String typed, LocalDate asOf, Predicate<String> seen) {
         BitSet found = new BitSet();
         String[] words = NormalText.of(typed).split(" ");
         if (!words[0].isEmpty()) {
             found.set(0, population.size());
             Arrays.stream(words).forEach(word -> found.and(withWord(word)));
         }
+        int[] hidden = found.stream()
+                .filter(person -> !seen.test(PersonLine.text(population, person, "provider")))
+                .toArray();
+        Arrays.stream(hidden).forEach(found::clear);
         List<PersonLine> people = found.stream()
                 .mapToObj(person -> PersonLine.of(population, person, asOf))
                 .sorted(PersonLine.BY_NAME)

@@ -45,6 +45,11 @@ public record PersonLine(
                 flag(population, person, "do_not_contact"));
     }
 
+    /** Somebody whose own record is gone; they keep their id. */
+    public static PersonLine notOnFile(String id) {
+        return new PersonLine(id, id, "", "", "", "", "", false);
+    }
+
     /** Family name first, as lists are sorted; the id where there is no name. */
     static String name(Population population, int person) {
         String name = Stream.of("family_name", "given_name")
@@ -52,6 +57,12 @@ public record PersonLine(
                 .filter(part -> !part.isEmpty())
                 .collect(Collectors.joining(", "));
         return name.isEmpty() ? population.idOf(person) : name;
+    }
+
+    /** What a text field says of somebody; empty where they, or it, are not on record. */
+    public static String field(Population population, String id, String field) {
+        var person = population.find(id);
+        return person.isPresent() ? text(population, person.getAsInt(), field) : "";
     }
 
     static String text(Population population, int person, String field) {

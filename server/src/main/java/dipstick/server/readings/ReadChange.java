@@ -4,4 +4,4 @@ import dipstick.core.Outcome;
 import dipstick.core.changes.Change;
 
 /** Somebody whose place on the list is another one than at the reading before: yes, no, or can't tell for to check. */
-record ReadChange(String person, Outcome was, Outcome nowIs, Change.Cause cause, String words) {}
+public record ReadChange(String person, Outcome was, Outcome nowIs, Change.Cause cause, String words) {}

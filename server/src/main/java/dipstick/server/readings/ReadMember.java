@@ -1,4 +1,4 @@
 package dipstick.server.readings;
 
 /** Somebody on the list, or to check, at a reading; {@code dueOn} and {@code band} are empty where there is none. */
-record ReadMember(String person, String state, String dueOn, String band) {}
+public record ReadMember(String person, String state, String dueOn, String band) {}

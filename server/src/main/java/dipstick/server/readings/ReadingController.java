@@ -4,10 +4,13 @@ import dipstick.core.Outcome;
 import dipstick.core.changes.Change;
 import dipstick.core.population.Population;
 import dipstick.server.accounts.Accounts;
+import dipstick.server.accounts.Colleague;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.people.PersonLine;
 import dipstick.server.records.Views;
+import dipstick.server.sharing.Right;
+import dipstick.server.sharing.Sharing;
 import java.security.Principal;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -27,11 +30,13 @@ import org.springframework.web.bind.annotation.RestController;
 class ReadingController {
     private final Readings readings;
     private final Views views;
+    private final Sharing sharing;
     private final Accounts accounts;
     private final AuditLog audit;
 
-    ReadingController(Readings readings, Views views, Accounts accounts, AuditLog audit) {
+    ReadingController(Readings readings, Views views, Sharing sharing, Accounts accounts, AuditLog audit) {
         this.readings = readings;
+        this.sharing = sharing;
         this.views = views;
         this.accounts = accounts;
         this.audit = audit;
@@ -58,6 +63,7 @@ class ReadingController {
     /** The newest first. */
     @GetMapping
     List<ReadingView> all(@PathVariable String set) {
+        sharing.require(set, Right.VIEW);
         return readings.of(set).stream().map(this::view).toList();
     }
 
@@ -65,15 +71,18 @@ class ReadingController {
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     ReadingView take(@PathVariable String set, Principal who) {
+        sharing.require(set, Right.CHANGE);
         return view(readings.take(set, who.getName()));
     }
 
     /** Who joined, who left, and who came to be or is no more to check, each with why. */
     @GetMapping("/{id}/changes")
     List<ChangeView> changes(@PathVariable String set, @PathVariable long id) {
+        sharing.require(set, Right.VIEW);
         TakenReading reading = readings.find(set, id);
         audit.record(Act.LIST_READ, set + ", changes of reading " + id);
         Population records = views.current().population();
+        Colleague here = accounts.here();
         Map<String, PersonLine> lines = new HashMap<>();
         return readings.changes(reading).stream()
                 .map(change -> new ChangeView(
@@ -82,15 +91,14 @@ class ReadingController {
                         change.nowIs(),
                         change.cause(),
                         change.words()))
+                .filter(change -> here.maySeePeopleOf(change.person().provider()))
                 .toList();
     }
 
     /** Somebody who is not on file any more keeps their id. */
     private static PersonLine line(Population records, String person, LocalDate asOf) {
         var number = records.find(person);
-        return number.isPresent()
-                ? PersonLine.of(records, number.getAsInt(), asOf)
-                : new PersonLine(person, person, "", "", "", "", "", false);
+        return number.isPresent() ? PersonLine.of(records, number.getAsInt(), asOf) : PersonLine.notOnFile(person);
     }
 
     private ReadingView view(TakenReading one) {

@@ -8,8 +8,8 @@ import org.apache.ibatis.annotations.Select;
 
 @Mapper
 interface ReadingMapper {
-    String COLUMNS = "id, set_id, version, as_of, taken_at, taken_by, occasion, records_at, eligible, has, on_list,"
-            + " to_check, joined, gone";
+    String COLUMNS = "id, set_id, version, as_of, taken_at, taken_by, occasion, records_at, records_stamp, dials,"
+            + " eligible, has, on_list, to_check, joined, gone";
 
     /** The newest first. */
     @Select("SELECT " + COLUMNS + " FROM reading WHERE set_id = #{set} ORDER BY id DESC")
@@ -27,13 +27,21 @@ interface ReadingMapper {
     @Select("SELECT person, was, now_is, cause, words FROM reading_change WHERE reading = #{id} ORDER BY person")
     List<ReadChange> changes(long id);
 
+    /** What changed at readings after one, up to another, the last first. */
+    @Select("""
+            SELECT c.person, c.was, c.now_is, c.cause, c.words
+            FROM reading_change c JOIN reading r ON r.id = c.reading
+            WHERE r.set_id = #{set} AND r.id > #{after} AND r.id <= #{through} ORDER BY r.id DESC
+            """)
+    List<ReadChange> changesBetween(String set, long after, long through);
+
     /** @return its id */
     @Select(value = """
             SELECT id FROM FINAL TABLE (
-                INSERT INTO reading (set_id, version, as_of, taken_at, taken_by, occasion, records_at, eligible, has,
-                    on_list, to_check, joined, gone)
-                VALUES (#{setId}, #{version}, #{asOf}, #{takenAt}, #{takenBy}, #{occasion}, #{recordsAt}, #{eligible},
-                    #{has}, #{onList}, #{toCheck}, #{joined}, #{gone}))
+                INSERT INTO reading (set_id, version, as_of, taken_at, taken_by, occasion, records_at, records_stamp,
+                    dials, eligible, has, on_list, to_check, joined, gone)
+                VALUES (#{setId}, #{version}, #{asOf}, #{takenAt}, #{takenBy}, #{occasion}, #{recordsAt},
+                    #{recordsStamp}, #{dials}, #{eligible}, #{has}, #{onList}, #{toCheck}, #{joined}, #{gone}))
             """, affectData = true)
     long insert(TakenReading reading);
 

@@ -5,6 +5,7 @@ import dipstick.core.changes.Change;
 import dipstick.core.changes.Changes;
 import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.InvalidCriteria;
+import dipstick.core.criteria.MemberReferences;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.ListMember;
 import dipstick.core.evaluate.Reading;
@@ -14,6 +15,7 @@ import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
+import dipstick.server.criteria.ListsOutdated;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.practice.Today;
 import dipstick.server.records.RecordsChanged;
@@ -21,15 +23,18 @@ import dipstick.server.records.View;
 import dipstick.server.records.Views;
 import dipstick.server.web.Problems;
 import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.TreeSet;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -38,57 +43,80 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** Takes readings of lists and keeps them. */
 @Service
-class Readings {
+public class Readings {
     private static final Logger LOG = LoggerFactory.getLogger(Readings.class);
 
     /** Who takes the readings that nobody asked for. */
     private static final String NOBODY = "";
 
     private final ReadingMapper readings;
+    private final ReadingPlans plans;
     private final CriteriaSets sets;
     private final Evaluators evaluators;
     private final Views views;
     private final AuditLog audit;
     private final Today today;
     private final TransactionTemplate transaction;
+    private final ApplicationEventPublisher events;
 
     Readings(
             ReadingMapper readings,
+            ReadingPlans plans,
             CriteriaSets sets,
             Evaluators evaluators,
             Views views,
             AuditLog audit,
             Today today,
-            TransactionTemplate transaction) {
+            TransactionTemplate transaction,
+            ApplicationEventPublisher events) {
         this.readings = readings;
+        this.plans = plans;
         this.sets = sets;
         this.evaluators = evaluators;
         this.views = views;
         this.audit = audit;
         this.today = today;
         this.transaction = transaction;
+        this.events = events;
     }
 
     /** The newest first. */
-    List<TakenReading> of(String set) {
+    public List<TakenReading> of(String set) {
         return readings.ofSet(sets.getInForce(set).id());
     }
 
-    TakenReading find(String set, long id) {
+    public Optional<TakenReading> latest(String set) {
+        return readings.latest(set);
+    }
+
+    public TakenReading find(String set, long id) {
         return readings.find(sets.getInForce(set).id(), id)
                 .orElseThrow(() ->
                         Problems.refused(HttpStatus.NOT_FOUND, "no-such-reading", "This list has no such reading."));
     }
 
-    List<ReadChange> changes(TakenReading reading) {
+    public List<ReadMember> members(TakenReading reading) {
+        return readings.members(reading.id());
+    }
+
+    /** What is different from the reading before. */
+    public List<ReadChange> changes(TakenReading reading) {
         return readings.changes(reading.id());
+    }
+
+    /** What made the difference last for everybody whose place changed after one reading, up to a later one. */
+    public Map<String, ReadChange> changesBetween(TakenReading after, TakenReading through) {
+        Map<String, ReadChange> last = new HashMap<>();
+        readings.changesBetween(after.setId(), after.id(), through.id())
+                .forEach(change -> last.putIfAbsent(change.person(), change));
+        return last;
     }
 
     /** Reads a list as of today. Where nothing can have changed since the last reading, that is the one. */
     TakenReading take(String set, String who) {
         SavedSet saved = sets.getInForce(set);
         try {
-            TakenReading taken = take(saved, TakenReading.Occasion.BY_HAND, who);
+            TakenReading taken = take(saved, TakenReading.Occasion.BY_HAND, who, false);
             audit.record(who, Act.READING_TAKEN, set + ", " + taken.id());
             return taken;
         } catch (InvalidCriteria invalid) {
@@ -104,32 +132,98 @@ class Readings {
     @EventListener
     @Order(Views.AFTER_VIEW)
     void after(RecordsChanged change) {
-        if (change.people().isEmpty()) {
-            return;
+        if (!change.people().isEmpty() && change.broughtIn()) {
+            sets.inForce().forEach(set -> takeByItself(set, TakenReading.Occasion.RECORDS_CAME, false));
         }
+    }
+
+    /** The lists of the sets that were published, and of those that name them. */
+    @EventListener
+    void after(ListsOutdated outdated) {
+        Set<String> ids = new HashSet<>(outdated.sets());
+        boolean more = true;
+        while (more) {
+            more = false;
+            for (SavedSet set : sets.inForce()) {
+                if (!ids.contains(set.id())
+                        && MemberReferences.namedIn(set.json()).stream().anyMatch(ids::contains)) {
+                    ids.add(set.id());
+                    more = true;
+                }
+            }
+        }
+        sets.inForce().stream()
+                .filter(set -> ids.contains(set.id()))
+                .forEach(set -> takeByItself(
+                        set, TakenReading.Occasion.PUBLISHED, !outdated.sets().contains(set.id())));
+    }
+
+    /** Lists that were never read, or not since their records or criteria changed, as after a stop in the middle. */
+    void catchUp() {
         for (SavedSet set : sets.inForce()) {
-            try {
-                take(set, TakenReading.Occasion.RECORDS_CAME, NOBODY);
-            } catch (InvalidCriteria noLongerFits) {
-                LOG.warn("The list of {} was not read: its criteria do not fit the records any more", set.id());
+            boolean upToDate = readings.latest(set.id())
+                    .filter(one -> one.version() == set.version()
+                            && one.recordsStamp().equals(views.current().stamp()))
+                    .isPresent();
+            if (!upToDate) {
+                takeByItself(set, TakenReading.Occasion.RECORDS_CAME, false);
             }
         }
     }
 
-    private synchronized TakenReading take(SavedSet saved, TakenReading.Occasion occasion, String who)
+    /** Lists whose time has come since they were last read; what was missed is made up once. */
+    void takeDue() {
+        for (SavedSet set : sets.inForce()) {
+            Optional<Instant> due = plans.of(set.id()).schedule().latestDue(today.now(), today.zone());
+            boolean readSince = due.isEmpty()
+                    || readings.latest(set.id())
+                            .filter(last -> !last.takenAt().isBefore(due.get()))
+                            .isPresent();
+            if (!readSince) {
+                takeByItself(set, TakenReading.Occasion.SCHEDULED, false);
+            }
+        }
+    }
+
+    private void takeByItself(SavedSet set, TakenReading.Occasion occasion, boolean anew) {
+        try {
+            take(set, occasion, NOBODY, anew);
+        } catch (InvalidCriteria noLongerFits) {
+            LOG.warn("The list of {} was not read: its criteria do not fit the records any more", set.id());
+        }
+    }
+
+    /** The records of now, and the evaluator of them as of today. */
+    private record Now(View view, Evaluator evaluator) {}
+
+    private Now now() {
+        while (true) {
+            View view = views.current();
+            Evaluator evaluator = evaluators.asOf(Optional.empty());
+            if (evaluator.population() == view.population()) {
+                return new Now(view, evaluator);
+            }
+        }
+    }
+
+    /** @param anew also where the set itself is the same, because another one that it names is not */
+    private synchronized TakenReading take(SavedSet saved, TakenReading.Occasion occasion, String who, boolean anew)
             throws InvalidCriteria {
-        View view = views.current();
-        // As it is stored.
-        Instant recordsAt = view.builtAt().truncatedTo(ChronoUnit.MILLIS);
-        Evaluator evaluator = evaluators.asOf(Optional.empty());
+        Now now = now();
+        View view = now.view();
+        Evaluator evaluator = now.evaluator();
+        Map<String, String> settings = plans.of(saved.id()).dials();
+        String dials = ReadingPlan.written(settings);
         Optional<TakenReading> last = readings.latest(saved.id());
-        if (last.filter(one -> one.version() == saved.version()
+        boolean sameAsLast = last.filter(one -> one.version() == saved.version()
                         && one.asOf().equals(evaluator.asOf())
-                        && one.recordsAt().equals(recordsAt))
-                .isPresent()) {
+                        && one.recordsStamp().equals(view.stamp())
+                        && one.dials().equals(dials))
+                .isPresent();
+        if (sameAsLast && !anew) {
             return last.get();
         }
-        CriteriaSet set = sets.read(saved.json(), Map.of(), view.population().personFields());
+        CriteriaSet set = sets.read(saved.json(), settings, view.population().personFields());
         Reading reading = evaluator.read(set);
         List<ReadMember> members = evaluator.members(reading).stream()
                 .map(member -> member(view.population(), member))
@@ -143,7 +237,9 @@ class Readings {
                 today.now(),
                 who,
                 occasion,
-                recordsAt,
+                view.builtAt(),
+                view.stamp(),
+                dials,
                 reading.eligible().yesCount(),
                 reading.eligibleAndHas().yesCount(),
                 reading.list().yesCount(),
@@ -154,13 +250,14 @@ class Readings {
                 (int) changes.stream()
                         .filter(change -> change.was() == Outcome.YES)
                         .count());
-        Long id = transaction.execute(_ -> {
-            long inserted = readings.insert(taken);
-            members.forEach(member -> readings.insertMember(inserted, member));
-            changes.forEach(change -> readings.insertChange(inserted, change));
-            return inserted;
-        });
-        return readings.find(saved.id(), id == null ? 0 : id).orElseThrow();
+        return Objects.requireNonNull(transaction.execute(_ -> {
+            long id = readings.insert(taken);
+            members.forEach(member -> readings.insertMember(id, member));
+            changes.forEach(change -> readings.insertChange(id, change));
+            TakenReading kept = readings.find(saved.id(), id).orElseThrow();
+            events.publishEvent(new ReadingTaken(kept));
+            return kept;
+        }));
     }
 
     private static ReadMember member(Population records, ListMember member) {
@@ -174,7 +271,7 @@ class Readings {
     private List<ReadChange> changes(TakenReading last, Reading reading, List<ReadMember> members, SavedSet saved)
             throws InvalidCriteria {
         Population records = reading.records();
-        CriteriaSet before = sets.read(sets.published(saved.id(), last.version()), Map.of(), records.personFields());
+        CriteriaSet before = criteriaOf(last, saved, records);
         Evaluator now = evaluators.asOf(Optional.of(reading.asOf()));
         Changes changes = new Changes(before, last.asOf(), reading, day -> evaluators.sameRecordsAsOf(now, day));
         Map<String, Outcome> was = new HashMap<>();
@@ -185,6 +282,12 @@ class Readings {
                 .flatMap(
                         id -> change(id, records.find(id), was.getOrDefault(id, Outcome.NO), changes, reading).stream())
                 .toList();
+    }
+
+    /** The criteria as they were at a reading, with the dials of then. */
+    private CriteriaSet criteriaOf(TakenReading last, SavedSet saved, Population records) throws InvalidCriteria {
+        return sets.read(
+                sets.published(saved.id(), last.version()), ReadingPlan.dials(last.dials()), records.personFields());
     }
 
     private static Optional<ReadChange> change(

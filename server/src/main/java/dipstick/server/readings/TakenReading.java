@@ -8,9 +8,11 @@ import java.time.LocalDate;
  *
  * @param version of the criteria set
  * @param recordsAt when the records that were read were made ready
+ * @param recordsStamp names the state of the records that were read
+ * @param dials as they were turned, as JSON; the others were at their defaults
  * @param joined how many are on the list who were not at the reading before, and {@code gone} those who are no more
  */
-record TakenReading(
+public record TakenReading(
         long id,
         String setId,
         int version,
@@ -19,6 +21,8 @@ record TakenReading(
         String takenBy,
         Occasion occasion,
         Instant recordsAt,
+        String recordsStamp,
+        String dials,
         int eligible,
         int has,
         int onList,
@@ -26,8 +30,10 @@ record TakenReading(
         int joined,
         int gone) {
     /** What a reading was taken for. */
-    enum Occasion {
+    public enum Occasion {
         BY_HAND,
-        RECORDS_CAME
+        RECORDS_CAME,
+        PUBLISHED,
+        SCHEDULED
     }
 }

@@ -169,7 +169,7 @@ class Imports {
             return;
         }
         try {
-            events.publishEvent(new RecordsChanged(taken.changes().people()));
+            events.publishEvent(new RecordsChanged(taken.changes().people(), true));
             logTaken(one, taken, who);
             one.become(taken);
             Files.deleteIfExists(one.file());

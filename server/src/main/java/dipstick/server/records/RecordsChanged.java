@@ -3,11 +3,12 @@ package dipstick.server.records;
 import java.util.Set;
 
 /**
- * Records were brought in and are committed.
+ * Records changed and are committed.
  *
  * @param people the ids of the people whose own records or events are others now, known or not
+ * @param broughtIn whether they came in a file, rather than being made here
  */
-public record RecordsChanged(Set<String> people) {
+public record RecordsChanged(Set<String> people, boolean broughtIn) {
     public RecordsChanged {
         people = Set.copyOf(people);
     }

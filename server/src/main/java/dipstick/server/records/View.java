@@ -8,8 +8,9 @@ import java.time.Instant;
  * The records as evaluations see them: immutable, and kept by each evaluation from its start to its end.
  *
  * @param version counts the views since the server started
+ * @param stamp names the state of the records, also from one start to the next
  */
-public record View(long version, Snapshot.Content records, Instant builtAt) {
+public record View(long version, String stamp, Snapshot.Content records, Instant builtAt) {
     public Population population() {
         return records.population();
     }

@@ -42,7 +42,7 @@ public class Views implements SmartLifecycle {
         this.file = file;
         this.today = today;
         Snapshot.Content nobody = new Snapshot.Content(new PopulationBuilder(Fields.PERSON).seal(), Map.of());
-        this.current = new AtomicReference<>(new View(0, nobody, today.now()));
+        this.current = new AtomicReference<>(new View(0, "", nobody, today.now()));
     }
 
     /** The view of now; whoever evaluates keeps what this gives. */
@@ -54,9 +54,10 @@ public class Views implements SmartLifecycle {
     @Override
     public void start() {
         long start = System.nanoTime();
-        Optional<Snapshot.Content> kept = file.read(loader.stamp());
+        String stamp = loader.stamp();
+        Optional<Snapshot.Content> kept = file.read(stamp);
         if (kept.isPresent()) {
-            swapIn(kept.get(), start);
+            swapIn(stamp, kept.get(), start);
         } else {
             rebuild();
         }
@@ -100,7 +101,7 @@ public class Views implements SmartLifecycle {
         // Before the rows: if they change meanwhile, the stamp is of none, and the file is not read.
         String stamp = loader.stamp();
         Snapshot.Content content = loader.everything();
-        swapIn(content, start);
+        swapIn(stamp, content, start);
         file.writeAside(stamp, content);
     }
 
@@ -112,12 +113,12 @@ public class Views implements SmartLifecycle {
         waiting.keySet().removeAll(people);
         waiting.putAll(renewed.waiting());
         Snapshot.Content content = new Snapshot.Content(before.population().with(renewed.population()), waiting);
-        swapIn(content, start);
+        swapIn(stamp, content, start);
         file.writeLater(stamp, content);
     }
 
-    private void swapIn(Snapshot.Content content, long start) {
-        View view = new View(current.get().version() + 1, content, today.now());
+    private void swapIn(String stamp, Snapshot.Content content, long start) {
+        View view = new View(current.get().version() + 1, stamp, content, today.now());
         current.set(view);
         LOG.info(
                 "The records are ready: {} people, {} events, in {} ms",

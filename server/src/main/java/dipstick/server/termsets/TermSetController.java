@@ -9,6 +9,7 @@ import dipstick.core.terms.Terms;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
+import dipstick.server.criteria.ListsOutdated;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.web.EntityTag;
 import dipstick.server.web.Problems;
@@ -21,6 +22,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -46,13 +49,21 @@ class TermSetController {
     private final CriteriaSets sets;
     private final Evaluators evaluators;
     private final Accounts accounts;
+    private final ApplicationEventPublisher events;
 
-    TermSetController(TermSets termSets, Effects effects, CriteriaSets sets, Evaluators evaluators, Accounts accounts) {
+    TermSetController(
+            TermSets termSets,
+            Effects effects,
+            CriteriaSets sets,
+            Evaluators evaluators,
+            Accounts accounts,
+            ApplicationEventPublisher events) {
         this.termSets = termSets;
         this.effects = effects;
         this.sets = sets;
         this.evaluators = evaluators;
         this.accounts = accounts;
+        this.events = events;
     }
 
     /**
@@ -126,6 +137,8 @@ class TermSetController {
             Principal who) {
         Optional<Integer> expected = Optional.ofNullable(ifMatch).map(EntityTag::number);
         TermSets.Saved saved = termSets.save(checked(id, change), expected, who.getName());
+        events.publishEvent(new ListsOutdated(
+                saved.sets().stream().map(CriteriaSets.Rewritten::id).collect(Collectors.toSet())));
         return new TermSetSaved(view(saved.termSet()), saved.sets());
     }
 

@@ -6,67 +6,104 @@ import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Reply;
 import dipstick.server.RunningServer.Visitor;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class RightsTest {
-    /** Address, method, and whether a caller has the right. */
-    @ParameterizedTest(name = "{1} {0}")
+    private static final Map<Role, Visitor> VISITORS = new EnumMap<>(Role.class);
+
+    /**
+     * Address, method, and the beginnings of the roles that have the right. What somebody may do with a list that is there
+     * depends on whom it is shared with, too: see SharingTest.
+     */
+    @ParameterizedTest(name = "{1} {0}: {2}")
     @CsvSource({
-        "/api/records, GET, true",
-        "/api/records/vocabulary, GET, true",
-        "/api/lists, GET, true",
-        "/api/lists/none, GET, true",
-        "/api/lists/none/csv, GET, true",
-        "/api/lists/none/people/p1, GET, true",
-        "/api/lists/none/readings, GET, true",
-        "/api/lists/none/readings, POST, false",
-        "/api/lists/none/readings/1/changes, GET, true",
-        "/api/criteria, GET, false",
-        "/api/criteria/none, GET, false",
-        "/api/criteria/none/versions, GET, false",
-        "/api/criteria/none/versions/next, POST, false",
-        "/api/criteria/none/publish, POST, false",
-        "/api/criteria/none/draft, DELETE, false",
-        "/api/criteria/none/retired, PUT, false",
-        "/api/records/terms, GET, false",
-        "/api/term-sets, GET, false",
-        "/api/term-sets/none, PUT, false",
-        "/api/term-sets/none, DELETE, false",
-        "/api/term-sets/none/versions, GET, false",
-        "/api/term-sets/none/offered, GET, false",
-        "/api/term-sets/none/effects, POST, false",
-        "/api/criteria/none/versions/1, GET, false",
-        "/api/criteria-schema, GET, true",
-        "/api/criteria/none, PUT, false",
-        "/api/criteria/none, DELETE, false",
-        "/api/bench, POST, false",
-        "/api/bench/who, POST, false",
-        "/api/bench/person, POST, false",
-        "/api/bench/near, POST, false",
-        "/api/bench/typed, POST, false",
-        "/api/bench/text, POST, false",
-        "/api/bench/text/read, POST, false",
-        "/api/bench/ribbon, POST, false",
-        "/api/people, GET, false",
-        "/api/people/none/standing, GET, false",
-        "/api/imports/none, GET, false",
-        "/api/imports/none/take, POST, false",
-        "/v3/api-docs, GET, true",
-        "/api/nothing-of-the-kind, GET, true",
+        "/api/session, GET, CO CA CL MA AD",
+        "/api/colleagues, GET, CO CA CL MA AD",
+        "/api/session/hand-over, POST, CO CA CL MA AD",
+        "/api/accounts, GET, AD",
+        "/api/accounts/none, PUT, AD",
+        "/api/accounts/none/hand-over, POST, AD",
+        "/api/groups/none, PUT, AD",
+        "/api/records, GET, CO CA CL MA AD",
+        "/api/records/vocabulary, GET, CO CA CL MA AD",
+        "/api/records/terms, GET, CO",
+        "/api/lists, GET, CO CA CL MA",
+        "/api/lists/none, GET, CO CA CL MA",
+        "/api/lists/none/csv, GET, CO CA CL MA",
+        "/api/lists/none/people/p1, GET, CO CA CL MA",
+        "/api/lists/none/readings, GET, CO CA CL MA",
+        "/api/lists/none/readings, POST, CO CA CL MA",
+        "/api/lists/none/readings/1/changes, GET, CO CA CL MA",
+        "/api/lists/none/reading-plan, GET, CO CA CL MA",
+        "/api/lists/none/reading-plan, PUT, CO CA CL MA",
+        "/api/lists/none/desk, GET, CO CA CL MA",
+        "/api/lists/none/desk/people/p1, GET, CO CA CL MA",
+        "/api/lists/none/desk/work, POST, CO CA CL MA",
+        "/api/lists/none/desk/work/b, DELETE, CO CA CL MA",
+        "/api/lists/none/desk/manner, PUT, CO CA CL MA",
+        "/api/outcomes, PUT, CO",
+        "/api/sharing/none, GET, CO",
+        "/api/sharing/none, PUT, CO",
+        "/api/criteria, GET, CO",
+        "/api/criteria/none, GET, CO",
+        "/api/criteria/none, PUT, CO",
+        "/api/criteria/none, DELETE, CO",
+        "/api/criteria/none/versions, GET, CO",
+        "/api/criteria/none/versions/1, GET, CO",
+        "/api/criteria/none/versions/next, POST, CO",
+        "/api/criteria/none/publish, POST, CO",
+        "/api/criteria/none/draft, DELETE, CO",
+        "/api/criteria/none/retired, PUT, CO",
+        "/api/criteria-schema, GET, CO CA CL MA AD",
+        "/api/term-sets, GET, CO",
+        "/api/term-sets/none, PUT, CO",
+        "/api/term-sets/none, DELETE, CO",
+        "/api/term-sets/none/versions, GET, CO",
+        "/api/term-sets/none/offered, GET, CO",
+        "/api/term-sets/none/effects, POST, CO",
+        "/api/bench, POST, CO",
+        "/api/bench/who, POST, CO",
+        "/api/bench/person, POST, CO",
+        "/api/bench/near, POST, CO",
+        "/api/bench/typed, POST, CO",
+        "/api/bench/text, POST, CO",
+        "/api/bench/text/read, POST, CO",
+        "/api/bench/ribbon, POST, CO",
+        "/api/people, GET, CO CL",
+        "/api/people/none/standing, GET, CO CL",
+        "/api/imports/none, GET, CO AD",
+        "/api/imports/none/take, POST, CO AD",
+        "/v3/api-docs, GET, CO CA CL MA AD",
+        "/api/nothing-of-the-kind, GET, CO CA CL MA AD",
     })
-    void nobody_gets_in_unsigned_and_a_caller_only_where_callers_may(String path, String method, boolean caller)
+    void nobody_gets_in_unsigned_and_each_role_only_where_it_may(String path, String method, String allowed)
             throws Exception {
         Visitor stranger = RunningServer.shared().visitor();
         stranger.get("/api/session");
-        Reply refused = ask(stranger, path, method);
-        assertThat(refused.status()).isEqualTo(401);
-        assertThat(refused.type()).isEqualTo("urn:dipstick:signed-out");
+        if (!path.equals("/api/session")) {
+            Reply refused = ask(stranger, path, method);
+            assertThat(refused.status()).isEqualTo(401);
+            assertThat(refused.type()).isEqualTo("urn:dipstick:signed-out");
+        }
+        List<String> may = List.of(allowed.split(" "));
+        for (Role role : Role.values()) {
+            Reply reply = ask(visitor(role), path, method);
+            assertThat(reply.status() != 403 && reply.status() != 401)
+                    .as("%s: %s", role, reply)
+                    .isEqualTo(may.contains(role.name().substring(0, 2)));
+        }
+    }
 
-        int status = ask(People.caller(), path, method).status();
-        assertThat(status == 403).isEqualTo(!caller);
-        assertThat(ask(People.coordinator(), path, method).status()).isNotIn(401, 403);
+    private static Visitor visitor(Role role) throws Exception {
+        if (!VISITORS.containsKey(role)) {
+            VISITORS.put(role, People.signedIn(role));
+        }
+        return VISITORS.get(role);
     }
 
     private static Reply ask(Visitor visitor, String path, String method) throws Exception {

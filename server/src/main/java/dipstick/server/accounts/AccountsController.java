@@ -1,0 +1,183 @@
+package dipstick.server.accounts;
+
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import dipstick.server.web.Problems;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.http.HttpStatus;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The accounts: made, changed, closed and handed over by an administrator; their names are known to colleagues. */
+@RestController
+class AccountsController {
+    private final Accounts accounts;
+    private final List<Holdings> holdings;
+    private final AuditLog audit;
+
+    AccountsController(Accounts accounts, List<Holdings> holdings, AuditLog audit) {
+        this.accounts = accounts;
+        this.holdings = holdings;
+        this.audit = audit;
+    }
+
+    /** A colleague as others know them. */
+    record ColleagueName(String name, String displayName, Set<Role> roles) {}
+
+    record Colleagues(List<ColleagueName> colleagues, Map<String, List<String>> groups) {}
+
+    /** @param holds what they hold, which somebody has to take over before the account is closed */
+    record AccountView(
+            String name,
+            String displayName,
+            Set<Role> roles,
+            String provider,
+            boolean ownPeopleOnly,
+            boolean givenListsOnly,
+            boolean closed,
+            List<String> holds) {}
+
+    /** @param password for a new account; for one that is there, empty to leave it as it is */
+    record AccountChange(
+            @NotBlank @Size(max = 100) String displayName,
+            @NotEmpty Set<Role> roles,
+            @NotNull @Size(max = 400) String provider,
+            boolean ownPeopleOnly,
+            boolean givenListsOnly,
+            boolean closed,
+            @NotNull @Size(max = 200) String password) {}
+
+    record Heir(@NotBlank String to) {}
+
+    record Group(@NotNull List<String> members) {}
+
+    @GetMapping("/api/colleagues")
+    Colleagues colleagues() {
+        return new Colleagues(
+                accounts.all().stream()
+                        .filter(one -> !one.closed())
+                        .map(one -> new ColleagueName(one.name(), one.displayName(), one.roles()))
+                        .toList(),
+                accounts.groups());
+    }
+
+    @GetMapping("/api/accounts")
+    List<AccountView> all() {
+        return accounts.all().stream().map(this::view).toList();
+    }
+
+    /** Makes an account, or changes the one that is there. */
+    @PutMapping("/api/accounts/{name}")
+    AccountView put(@PathVariable @Size(max = 60) String name, @Valid @RequestBody AccountChange change) {
+        String signInName = Accounts.signInName(name);
+        if (change.ownPeopleOnly() && change.provider().isBlank()) {
+            throw Problems.refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "no-provider",
+                    "Who sees their own people only needs the provider that they are in the records. Nothing was saved.");
+        }
+        Colleague colleague = new Colleague(
+                signInName,
+                change.displayName(),
+                change.roles(),
+                change.provider().strip(),
+                change.ownPeopleOnly(),
+                change.givenListsOnly(),
+                change.closed());
+        Optional<String> password = Optional.of(change.password()).filter(one -> !one.isEmpty());
+        if (password.filter(one -> one.length() < FirstAccount.SHORTEST_PASSWORD)
+                .isPresent()) {
+            throw Problems.refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "short-password",
+                    "The password needs at least 10 characters. Nothing was saved.");
+        }
+        if (accounts.find(signInName).isPresent()) {
+            if (change.closed()) {
+                refuseWhileHolding(colleague);
+            }
+            accounts.change(colleague, password);
+        } else {
+            accounts.create(
+                    colleague,
+                    password.orElseThrow(() -> Problems.refused(
+                            HttpStatus.UNPROCESSABLE_CONTENT,
+                            "short-password",
+                            "A new account needs a password. Nothing was saved.")),
+                    accounts.here().name());
+        }
+        return view(accounts.colleague(signInName));
+    }
+
+    private void refuseWhileHolding(Colleague colleague) {
+        List<String> held = held(colleague);
+        if (!held.isEmpty()) {
+            throw Problems.refused(
+                    HttpStatus.CONFLICT,
+                    "holds-something",
+                    colleague.displayName() + " still has " + String.join(" and ", held)
+                            + ". Hand it over to a colleague first; the account was not closed.");
+        }
+    }
+
+    /** Gives everything that somebody holds to a colleague. */
+    @PostMapping("/api/accounts/{name}/hand-over")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Transactional
+    void handOver(@PathVariable String name, @Valid @RequestBody Heir heir) {
+        handOver(accounts.colleague(name), heir);
+    }
+
+    /** Gives everything that whoever is signed in holds to a colleague. */
+    @PostMapping("/api/session/hand-over")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Transactional
+    void handOverMine(@Valid @RequestBody Heir heir) {
+        handOver(accounts.here(), heir);
+    }
+
+    private void handOver(Colleague from, Heir heir) {
+        Colleague to = accounts.open(heir.to());
+        holdings.forEach(one -> one.handOver(from, to));
+        audit.record(Act.HANDED_OVER, from.name() + " to " + to.name());
+    }
+
+    @PutMapping("/api/groups/{group}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void group(@PathVariable @Size(max = 100) String group, @Valid @RequestBody Group members) {
+        accounts.group(group, members.members());
+    }
+
+    private List<String> held(Colleague colleague) {
+        return holdings.stream()
+                .flatMap(one -> one.heldBy(colleague.name()).stream())
+                .collect(Collectors.toList());
+    }
+
+    private AccountView view(Colleague one) {
+        return new AccountView(
+                one.name(),
+                one.displayName(),
+                one.roles(),
+                one.provider(),
+                one.ownPeopleOnly(),
+                one.givenListsOnly(),
+                one.closed(),
+                held(one));
+    }
+}

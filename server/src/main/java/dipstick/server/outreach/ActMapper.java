@@ -1,0 +1,113 @@
+package dipstick.server.outreach;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface ActMapper {
+    String COLUMNS = "id, batch, set_id, person, account, at, on_day, kind, outcome, words, hand_before, undone";
+
+    /** An entry as it was before an act, and the revision at which the act left it. */
+    record ChangedEntry(
+            long act,
+            long entry,
+            Entry.State state,
+            int stepsDone,
+            Step nextStep,
+            String nextOn,
+            LocalDate changedOn,
+            int revision) {}
+
+    /** @return its id */
+    @Select(value = """
+            SELECT id FROM FINAL TABLE (
+                INSERT INTO outreach_act (batch, set_id, person, account, at, on_day, kind, outcome, words, hand_before,
+                    undone)
+                VALUES (#{batch}, #{setId}, #{person}, #{account}, #{at}, #{onDay}, #{kind}, #{outcome}, #{words},
+                    #{handBefore}, FALSE))
+            """, affectData = true)
+    long insert(DeskAct act);
+
+    @Insert("""
+            INSERT INTO outreach_change (act, entry, state, steps_done, next_step, next_on, changed_on, revision)
+            VALUES (#{act}, #{entry}, #{state}, #{stepsDone}, #{nextStep}, #{nextOn}, #{changedOn}, #{revision})
+            """)
+    int insertChange(ChangedEntry change);
+
+    @Select("SELECT act, entry, state, steps_done, next_step, next_on, changed_on, revision FROM outreach_change"
+            + " WHERE act = #{act}")
+    List<ChangedEntry> changes(long act);
+
+    @Select("SELECT " + COLUMNS + " FROM outreach_act WHERE batch = #{batch} ORDER BY id")
+    List<DeskAct> ofBatch(String batch);
+
+    /** The newest first. */
+    @Select("SELECT " + COLUMNS + " FROM outreach_act WHERE person = #{person} ORDER BY id DESC")
+    List<DeskAct> ofPerson(String person);
+
+    /** The latest attempt of each person of a list, on whichever list it was made. */
+    @Select("SELECT " + COLUMNS + " FROM outreach_act WHERE id IN (SELECT MAX(a.id) FROM outreach_act a"
+            + " JOIN list_entry e ON e.person = a.person"
+            + " WHERE e.set_id = #{set} AND a.kind = 'ATTEMPT' AND NOT a.undone GROUP BY a.person)")
+    List<DeskAct> lastAttempts(String set);
+
+    record Reached(String person, LocalDate onDay) {}
+
+    /** When each person of a list was last reached, on whichever list. */
+    @Select("""
+            SELECT a.person, MAX(a.on_day) AS on_day FROM outreach_act a
+            JOIN attempt_outcome o ON o.id = a.outcome AND o.effect IN ('REACHED', 'BOOKED', 'DECLINED')
+            JOIN list_entry e ON e.person = a.person
+            WHERE e.set_id = #{set} AND a.kind = 'ATTEMPT' AND NOT a.undone GROUP BY a.person
+            """)
+    List<Reached> lastReached(String set);
+
+    record Tally(String outcome, String monthOf, int attempts) {}
+
+    /** Attempts made on a list, by outcome and month. */
+    @Select("""
+            SELECT outcome, FORMATDATETIME(on_day, 'yyyy-MM') AS month_of, COUNT(*) AS attempts FROM outreach_act
+            WHERE set_id = #{set} AND kind = 'ATTEMPT' AND NOT undone GROUP BY outcome, month_of ORDER BY month_of
+            """)
+    List<Tally> attempts(String set);
+
+    @Update("UPDATE outreach_act SET undone = TRUE WHERE id = #{id} AND NOT undone")
+    int undo(long id);
+
+    @Select("SELECT person, account, since FROM in_hand WHERE person = #{person}")
+    Optional<Hand> hand(String person);
+
+    @Select("SELECT h.person, h.account, h.since FROM in_hand h JOIN list_entry e ON e.person = h.person"
+            + " WHERE e.set_id = #{set}")
+    List<Hand> handsOfSet(String set);
+
+    @Select("SELECT person, account, since FROM in_hand WHERE account = #{account} ORDER BY person")
+    List<Hand> handsOf(String account);
+
+    @Update("MERGE INTO in_hand (person, account, since) KEY (person) VALUES (#{person}, #{account}, #{since})")
+    int take(Hand hand);
+
+    @Delete("DELETE FROM in_hand WHERE person = #{person}")
+    int letGo(String person);
+
+    @Select("SELECT id, name, effect, place, in_use FROM attempt_outcome ORDER BY place, id")
+    List<AttemptOutcome> outcomes();
+
+    @Insert("""
+            INSERT INTO attempt_outcome (id, name, effect, place, in_use)
+            VALUES (#{id}, #{name}, #{effect}, #{place}, #{inUse})
+            """)
+    int insertOutcome(AttemptOutcome outcome);
+
+    @Update("""
+            UPDATE attempt_outcome SET name = #{name}, effect = #{effect}, place = #{place}, in_use = #{inUse}
+            WHERE id = #{id}
+            """)
+    int updateOutcome(AttemptOutcome outcome);
+}

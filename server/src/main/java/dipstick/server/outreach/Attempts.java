@@ -1,0 +1,55 @@
+package dipstick.server.outreach;
+
+import dipstick.core.records.EventRecord;
+import dipstick.core.time.DateRange;
+import dipstick.server.records.OwnRecords;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.springframework.stereotype.Component;
+
+/**
+ * Writes attempts to people's time lines, as records of the kind “contact”: the code is the outcome's id in the system
+ * “dipstick”, the text its name, the keywords the lists that it was made for.
+ */
+@Component
+class Attempts {
+    static final String KIND = "contact";
+    static final String SYSTEM = "dipstick";
+
+    private final OwnRecords records;
+
+    Attempts(OwnRecords records) {
+        this.records = records;
+    }
+
+    /** @param lists the names of the lists */
+    void write(long act, DeskAct attempt, AttemptOutcome outcome, List<String> lists) {
+        write(act, attempt, outcome, lists, "completed");
+    }
+
+    /** Keeps the record, marked as one that never counts. */
+    void strike(DeskAct attempt, AttemptOutcome outcome) {
+        write(attempt.id(), attempt, outcome, List.of(), "entered-in-error");
+    }
+
+    private void write(long act, DeskAct attempt, AttemptOutcome outcome, List<String> lists, String status) {
+        records.write(new EventRecord(
+                "dipstick-attempt-" + act,
+                attempt.person(),
+                KIND,
+                outcome.id(),
+                SYSTEM,
+                outcome.name(),
+                Optional.of(DateRange.day(attempt.onDay())),
+                Optional.empty(),
+                status,
+                OptionalDouble.empty(),
+                "",
+                "",
+                lists,
+                "",
+                "",
+                SYSTEM));
+    }
+}

@@ -1,0 +1,165 @@
+package dipstick.server.outreach;
+
+import dipstick.core.population.Population;
+import dipstick.server.accounts.Accounts;
+import dipstick.server.accounts.Colleague;
+import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.outreach.DeskRow.InHand;
+import dipstick.server.outreach.DeskRow.LastAttempt;
+import dipstick.server.people.PersonLine;
+import dipstick.server.practice.Today;
+import dipstick.server.sharing.Right;
+import dipstick.server.sharing.Sharing;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/** Shows a list as it is now to whoever is signed in. */
+@Service
+public class Desk {
+    /** Those who are done with, or left, are shown so long. */
+    private static final int DAYS_SHOWN = 60;
+
+    private final EntryMapper entries;
+    private final ActMapper acts;
+    private final SetAsideMapper setAsides;
+    private final Manners manners;
+    private final Outcomes outcomes;
+    private final CriteriaSets sets;
+    private final Sharing sharing;
+    private final Accounts accounts;
+    private final SeenPeople seen;
+    private final Today today;
+
+    Desk(
+            EntryMapper entries,
+            ActMapper acts,
+            SetAsideMapper setAsides,
+            Manners manners,
+            Outcomes outcomes,
+            CriteriaSets sets,
+            Sharing sharing,
+            Accounts accounts,
+            SeenPeople seen,
+            Today today) {
+        this.entries = entries;
+        this.acts = acts;
+        this.setAsides = setAsides;
+        this.manners = manners;
+        this.outcomes = outcomes;
+        this.sets = sets;
+        this.sharing = sharing;
+        this.accounts = accounts;
+        this.seen = seen;
+        this.today = today;
+    }
+
+    /** Those on the list, and those who were lately. */
+    List<DeskRow> rows(String set) {
+        LocalDate day = today.day();
+        Colleague who = accounts.here();
+        Population records = seen.records();
+        Rows rows = new Rows(set, day, who, records);
+        return entries.ofSet(set).stream()
+                .filter(entry -> entry.isOpen()
+                        || !entry.changedOn().plusDays(DAYS_SHOWN).isBefore(day))
+                .map(entry -> rows.row(entry, SeenPeople.line(records, entry.person(), day)))
+                .filter(row -> who.maySeePeopleOf(row.person().provider()))
+                .toList();
+    }
+
+    /** What is known of everybody of a list, read at once. */
+    private final class Rows {
+        private final String set;
+        private final LocalDate day;
+        private final Colleague who;
+        private final Population records;
+        private final HeldBack heldBack;
+        private final Map<String, List<String>> alsoOn = new HashMap<>();
+        private final Map<String, Hand> hands;
+        private final Map<String, DeskAct> attempts;
+        private final Map<String, List<SetAside>> aside;
+        private final Map<String, AttemptOutcome> known = outcomes.byId();
+        private final Map<String, String> names;
+
+        Rows(String set, LocalDate day, Colleague who, Population records) {
+            this.set = set;
+            this.day = day;
+            this.who = who;
+            this.records = records;
+            Map<String, LocalDate> reached = new HashMap<>();
+            acts.lastReached(set).forEach(one -> reached.put(one.person(), one.onDay()));
+            this.heldBack = new HeldBack(manners.of(set).hold(), records, day, reached);
+            this.hands = acts.handsOfSet(set).stream().collect(Collectors.toMap(Hand::person, Function.identity()));
+            this.attempts =
+                    acts.lastAttempts(set).stream().collect(Collectors.toMap(DeskAct::person, Function.identity()));
+            this.aside = setAsides.ofSet(set).stream().collect(Collectors.groupingBy(SetAside::person));
+            this.names = accounts.all().stream().collect(Collectors.toMap(Colleague::name, Colleague::displayName));
+            Map<String, Optional<String>> lists = new HashMap<>();
+            for (Entry other : entries.onOtherLists(set)) {
+                lists.computeIfAbsent(other.setId(), this::nameOf)
+                        .ifPresent(name -> alsoOn.computeIfAbsent(other.person(), _ -> new ArrayList<>())
+                                .add(name));
+            }
+        }
+
+        /** Nothing for a list that whoever asks may not see, or that is out of use. */
+        private Optional<String> nameOf(String id) {
+            return sharing.of(who, id).includes(Right.VIEW) && sets.get(id).isInForce()
+                    ? Optional.of(sets.get(id).publishedName())
+                    : Optional.empty();
+        }
+
+        DeskRow row(Entry entry, PersonLine person) {
+            return new DeskRow(
+                    person,
+                    PersonLine.field(records, entry.person(), "language"),
+                    PersonLine.field(records, entry.person(), "contact_by"),
+                    entry.revision(),
+                    entry.standing(),
+                    entry.state(),
+                    entry.dueOn(),
+                    entry.band(),
+                    entry.joinedOn().toString(),
+                    entry.changedOn().toString(),
+                    entry.why(),
+                    entry.isOpen() ? heldBack.why(entry.person()) : Optional.empty(),
+                    aside.getOrDefault(entry.person(), List.of()).stream()
+                            .filter(one -> one.isOf(set) && one.holdsOn(day))
+                            .map(one -> one.words(name(one.account())))
+                            .findFirst(),
+                    Optional.ofNullable(hands.get(entry.person())).map(this::inHand),
+                    entry.nextStep(),
+                    entry.nextOn(),
+                    alsoOn.getOrDefault(entry.person(), List.of()),
+                    Optional.ofNullable(attempts.get(entry.person())).map(this::attempt));
+        }
+
+        private InHand inHand(Hand hand) {
+            return new InHand(
+                    hand.account(),
+                    name(hand.account()),
+                    hand.account().equals(who.name()),
+                    hand.since().toString());
+        }
+
+        private LastAttempt attempt(DeskAct act) {
+            return new LastAttempt(
+                    Optional.ofNullable(known.get(act.outcome()))
+                            .map(AttemptOutcome::name)
+                            .orElse(act.outcome()),
+                    act.onDay().toString(),
+                    name(act.account()));
+        }
+
+        private String name(String account) {
+            return names.getOrDefault(account, account);
+        }
+    }
+}

@@ -1,0 +1,47 @@
+package dipstick.server.outreach;
+
+import java.time.Instant;
+import java.time.LocalDate;
+
+/**
+ * Something that was done about somebody.
+ *
+ * @param batch names what was done at once, by which it is undone, and done once however often it is sent
+ * @param setId the list on which it was done
+ * @param account who did it; empty for a reading
+ * @param outcome of an attempt, by its id; of somebody brought back, the act that set them aside; else empty
+ * @param handBefore who had them in hand before; empty for nobody
+ */
+record DeskAct(
+        long id,
+        String batch,
+        String setId,
+        String person,
+        String account,
+        Instant at,
+        LocalDate onDay,
+        Kind kind,
+        String outcome,
+        String words,
+        String handBefore,
+        boolean undone) {
+    enum Kind {
+        JOINED,
+        DONE,
+        LEFT,
+        NOW_TO_CHECK,
+        NOW_ON,
+        TAKEN,
+        LET_GO,
+        GIVEN,
+        ATTEMPT,
+        NOTE,
+        PLANNED,
+        CLOSED,
+        REOPENED,
+        SET_ASIDE,
+        BACK,
+        LETTER,
+        HANDED_OVER
+    }
+}

@@ -1,0 +1,115 @@
+package dipstick.server.outreach;
+
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.SavedSet;
+import dipstick.server.people.PeopleReader;
+import dipstick.server.readings.Readings;
+import dipstick.server.sharing.Right;
+import dipstick.server.sharing.Sharing;
+import jakarta.validation.Valid;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The desk of a list: who is on it, and what is done about them. */
+@RestController
+@RequestMapping("/api/lists/{set}/desk")
+class DeskController {
+    private final Desk desk;
+    private final DeskWork work;
+    private final PersonLogs logs;
+    private final Manners manners;
+    private final Outcomes outcomes;
+    private final CriteriaSets sets;
+    private final Readings readings;
+    private final PeopleReader people;
+    private final SeenPeople seen;
+    private final Sharing sharing;
+    private final AuditLog audit;
+
+    DeskController(
+            Desk desk,
+            DeskWork work,
+            PersonLogs logs,
+            Manners manners,
+            Outcomes outcomes,
+            CriteriaSets sets,
+            Readings readings,
+            PeopleReader people,
+            SeenPeople seen,
+            Sharing sharing,
+            AuditLog audit) {
+        this.desk = desk;
+        this.work = work;
+        this.logs = logs;
+        this.manners = manners;
+        this.outcomes = outcomes;
+        this.sets = sets;
+        this.readings = readings;
+        this.people = people;
+        this.seen = seen;
+        this.sharing = sharing;
+        this.audit = audit;
+    }
+
+    /**
+     * @param readOn the day of the last reading; nothing before the first
+     * @param right what whoever asks may do
+     * @param mannerRevision 0 where nobody said yet how the list is worked
+     */
+    record DeskView(
+            String name,
+            String purpose,
+            Optional<String> readOn,
+            Right right,
+            List<AttemptOutcome> outcomes,
+            Manner manner,
+            int mannerRevision,
+            List<DeskRow> rows) {}
+
+    @GetMapping
+    DeskView see(@PathVariable String set) {
+        sharing.require(set, Right.VIEW);
+        SavedSet saved = sets.getInForce(set);
+        audit.record(Act.LIST_READ, set);
+        return new DeskView(
+                saved.publishedName(),
+                saved.json().path("purpose").asString(""),
+                readings.latest(set).map(reading -> reading.asOf().toString()),
+                sharing.here(set),
+                outcomes.all(),
+                manners.of(set),
+                manners.revision(set),
+                desk.rows(set));
+    }
+
+    /** What colleagues did about somebody, and the lists that they are on. */
+    @GetMapping("/people/{person}")
+    PersonLog person(@PathVariable String set, @PathVariable String person) {
+        sharing.require(set, Right.VIEW);
+        seen.records().find(person).ifPresent(number -> people.requireMaySee(number, seen.records()));
+        audit.record(Act.PERSON_READ, person + ", log");
+        return logs.of(person);
+    }
+
+    @PostMapping("/work")
+    WorkDone work(@PathVariable String set, @Valid @RequestBody Work wanted) {
+        sharing.require(set, Right.WORK);
+        return work.work(sets.getInForce(set).id(), wanted);
+    }
+
+    /** Takes back what whoever asks did at once. */
+    @DeleteMapping("/work/{batch}")
+    WorkDone undo(@PathVariable String set, @PathVariable String batch) {
+        sharing.require(set, Right.WORK);
+        return work.undo(set, batch);
+    }
+}

@@ -1,0 +1,448 @@
+package dipstick.server.outreach;
+
+import dipstick.server.accounts.Accounts;
+import dipstick.server.accounts.Colleague;
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.outreach.ActMapper.ChangedEntry;
+import dipstick.server.outreach.WorkDone.Refusal;
+import dipstick.server.practice.Today;
+import dipstick.server.sharing.Right;
+import dipstick.server.sharing.Sharing;
+import dipstick.server.together.ListsTouched;
+import dipstick.server.web.Problems;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Does what colleagues do at the desk. One thing is done at a time, whole or not at all; whoever saw somebody as they are
+ * no more is told, and nothing is overwritten.
+ */
+@Service
+class DeskWork {
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm");
+
+    private final EntryMapper entries;
+    private final ActMapper acts;
+    private final SetAsideMapper setAsides;
+    private final Manners manners;
+    private final Outcomes outcomes;
+    private final Attempts attempts;
+    private final CriteriaSets sets;
+    private final Sharing sharing;
+    private final Accounts accounts;
+    private final SeenPeople seen;
+    private final AuditLog audit;
+    private final Today today;
+    private final TransactionTemplate transaction;
+    private final ApplicationEventPublisher events;
+
+    DeskWork(
+            EntryMapper entries,
+            ActMapper acts,
+            SetAsideMapper setAsides,
+            Manners manners,
+            Outcomes outcomes,
+            Attempts attempts,
+            CriteriaSets sets,
+            Sharing sharing,
+            Accounts accounts,
+            SeenPeople seen,
+            AuditLog audit,
+            Today today,
+            TransactionTemplate transaction,
+            ApplicationEventPublisher events) {
+        this.entries = entries;
+        this.acts = acts;
+        this.setAsides = setAsides;
+        this.manners = manners;
+        this.outcomes = outcomes;
+        this.attempts = attempts;
+        this.sets = sets;
+        this.sharing = sharing;
+        this.accounts = accounts;
+        this.seen = seen;
+        this.audit = audit;
+        this.today = today;
+        this.transaction = transaction;
+        this.events = events;
+    }
+
+    /** Does it about each of the people, but for those with whom something is in the way. */
+    synchronized WorkDone work(String set, Work work) {
+        Colleague who = accounts.here();
+        Optional<Colleague> to =
+                work.kind() == Work.Kind.GIVE ? Optional.of(receiver(set, work.to())) : Optional.empty();
+        WorkDone done = Objects.requireNonNull(transaction.execute(_ -> {
+            Doing doing = new Doing(set, work, who, to);
+            List<String> finished = new ArrayList<>();
+            List<Refusal> refused = new ArrayList<>();
+            for (Work.Target target : work.people()) {
+                try {
+                    doing.about(target);
+                    finished.add(target.person());
+                } catch (Refused refusal) {
+                    refused.add(new Refusal(target.person(), refusal.why()));
+                }
+            }
+            if (!finished.isEmpty()) {
+                events.publishEvent(new ListsTouched(doing.touched));
+                audit.record(Act.LIST_WORKED, set + ": " + work.kind() + ", " + String.join(", ", finished));
+            }
+            return new WorkDone(finished, refused);
+        }));
+        return done;
+    }
+
+    private Colleague receiver(String set, String name) {
+        Colleague to = accounts.open(name);
+        if (!sharing.of(to, set).includes(Right.WORK)) {
+            throw Problems.refused(
+                    HttpStatus.CONFLICT,
+                    "cannot-work-it",
+                    to.displayName() + " may not work this list. Share it with them first; nobody was given to them.");
+        }
+        return to;
+    }
+
+    /** Takes back what was done at once, unless somebody went on from there. */
+    synchronized WorkDone undo(String set, String batch) {
+        Colleague who = accounts.here();
+        return Objects.requireNonNull(transaction.execute(_ -> {
+            List<DeskAct> done = acts.ofBatch(batch).stream()
+                    .filter(act -> act.setId().equals(set) && act.account().equals(who.name()) && !act.undone())
+                    .toList();
+            if (done.isEmpty()) {
+                throw Problems.refused(
+                        HttpStatus.CONFLICT, "nothing-to-undo", "There is nothing of yours to undo any more.");
+            }
+            List<String> finished = new ArrayList<>();
+            List<Refusal> refused = new ArrayList<>();
+            Set<String> touched = new HashSet<>(Set.of(set));
+            for (DeskAct act : done) {
+                try {
+                    undo(act, touched);
+                    finished.add(act.person());
+                } catch (Refused refusal) {
+                    refused.add(new Refusal(act.person(), refusal.why()));
+                }
+            }
+            events.publishEvent(new ListsTouched(touched));
+            audit.record(Act.LIST_WORKED, set + ": undone, " + String.join(", ", finished));
+            return new WorkDone(finished, refused);
+        }));
+    }
+
+    private void undo(DeskAct act, Set<String> touched) throws Refused {
+        List<ChangedEntry> changes = acts.changes(act.id());
+        for (ChangedEntry change : changes) {
+            if (entries.get(change.entry()).revision() != change.revision()) {
+                throw new Refused("This went on meanwhile, so it was not undone: " + lastWords(act.person()));
+            }
+        }
+        for (ChangedEntry change : changes) {
+            Entry entry = entries.get(change.entry());
+            touched.add(entry.setId());
+            entries.update(entry.with(
+                    change.state(), change.stepsDone(), change.nextStep(), change.nextOn(), change.changedOn()));
+        }
+        switch (act.kind()) {
+            case SET_ASIDE -> setAsides.ofAct(act.id()).forEach(one -> setAsides.end(one.id()));
+            case BACK -> setAsides.ofAct(Long.parseLong(act.outcome())).forEach(one -> setAsides.resume(one.id()));
+            case ATTEMPT -> attempts.strike(act, outcomes.byId().get(act.outcome()));
+            default -> {
+                // Nothing but the entries and the hand was changed.
+            }
+        }
+        if (act.handBefore().isEmpty()) {
+            acts.letGo(act.person());
+        } else {
+            acts.take(new Hand(act.person(), act.handBefore(), today.now()));
+        }
+        acts.undo(act.id());
+    }
+
+    private String lastWords(String person) {
+        return acts.ofPerson(person).stream()
+                .filter(act -> !act.undone())
+                .findFirst()
+                .map(act -> accounts.displayName(act.account()) + ", "
+                        + time(act.at().atZone(today.zone())))
+                .orElse("");
+    }
+
+    private static String time(ZonedDateTime at) {
+        return at.format(TIME);
+    }
+
+    /** One piece of work, on one person after another. */
+    private final class Doing {
+        private final String set;
+        private final Work work;
+        private final Colleague who;
+        private final Optional<Colleague> to;
+        private final LocalDate day = today.day();
+        private final Map<String, AttemptOutcome> known = outcomes.byId();
+        private final Set<String> touched = new HashSet<>();
+
+        Doing(String set, Work work, Colleague who, Optional<Colleague> to) {
+            this.set = set;
+            this.work = work;
+            this.who = who;
+            this.to = to;
+            touched.add(set);
+        }
+
+        void about(Work.Target target) throws Refused {
+            boolean already = acts.ofBatch(work.batch()).stream()
+                    .anyMatch(act -> act.person().equals(target.person()));
+            if (already) {
+                return;
+            }
+            entries.lockPerson(target.person());
+            Entry entry = entries.find(set, target.person())
+                    .filter(one -> seen.maySee(who, one.person()))
+                    .orElseThrow(() -> new Refused("This person is not on this list any more."));
+            Optional<Hand> hand = acts.hand(target.person());
+            refuseInOtherHands(hand);
+            if (work.kind() != Work.Kind.NOTE && entry.revision() != target.revision()) {
+                throw new Refused("Somebody went on with this person meanwhile: " + lastWords(target.person())
+                        + ". Yours was not saved; look at what is new.");
+            }
+            String handBefore = hand.map(Hand::account).orElse("");
+            switch (work.kind()) {
+                case TAKE -> take(entry, handBefore);
+                case LET_GO -> letGo(entry, handBefore);
+                case GIVE -> give(entry, handBefore);
+                case ATTEMPT -> attempt(entry, handBefore);
+                case NOTE -> note(entry, handBefore);
+                case PLAN -> plan(entry, handBefore);
+                case CLOSE -> close(entry, handBefore);
+                case REOPEN -> reopen(entry, handBefore);
+                case SET_ASIDE -> setAside(entry, handBefore);
+                case BRING_BACK -> bringBack(entry, handBefore);
+            }
+        }
+
+        private void refuseInOtherHands(Optional<Hand> hand) throws Refused {
+            boolean free = work.kind() == Work.Kind.NOTE
+                    || hand.filter(one -> !one.account().equals(who.name())).isEmpty();
+            boolean mayReassign = (work.kind() == Work.Kind.GIVE || work.kind() == Work.Kind.LET_GO)
+                    && sharing.here(set).includes(Right.CHANGE);
+            if (!free && !mayReassign) {
+                Hand other = hand.orElseThrow();
+                throw new Refused(accounts.displayName(other.account()) + " has this person in hand since "
+                        + time(other.since().atZone(today.zone())) + ". Nothing of yours was saved.");
+            }
+        }
+
+        private void take(Entry entry, String handBefore) throws Refused {
+            refuseUnlessOpen(entry);
+            if (!handBefore.equals(who.name())) {
+                acts.take(new Hand(entry.person(), who.name(), today.now()));
+                log(entry, DeskAct.Kind.TAKEN, "", handBefore);
+            }
+        }
+
+        private void letGo(Entry entry, String handBefore) {
+            if (!handBefore.isEmpty()) {
+                acts.letGo(entry.person());
+                log(entry, DeskAct.Kind.LET_GO, "", handBefore);
+            }
+        }
+
+        private void give(Entry entry, String handBefore) throws Refused {
+            refuseUnlessOpen(entry);
+            Colleague receiver = to.orElseThrow();
+            acts.take(new Hand(entry.person(), receiver.name(), today.now()));
+            log(entry, DeskAct.Kind.GIVEN, "to " + receiver.displayName(), handBefore);
+        }
+
+        private void attempt(Entry entry, String handBefore) throws Refused {
+            AttemptOutcome outcome = Optional.ofNullable(known.get(work.outcome()))
+                    .filter(AttemptOutcome::inUse)
+                    .orElseThrow(() -> new Refused("There is no outcome “" + work.outcome() + "” any more."));
+            List<Entry> settled = new ArrayList<>();
+            if (entry.isOpen()) {
+                settled.add(entry);
+            }
+            if (work.everywhere()) {
+                entries.ofPerson(entry.person()).stream()
+                        .filter(other -> other.isOpen() && !other.setId().equals(set))
+                        .filter(other -> sharing.here(other.setId()).includes(Right.WORK))
+                        .forEach(settled::add);
+            }
+            DeskAct act = act(entry, DeskAct.Kind.ATTEMPT, outcome.id(), work.words(), handBefore);
+            long id = acts.insert(act);
+            for (Entry one : settled) {
+                ContactPlan plan = manners.of(one.setId()).plan();
+                int stepsDone = plan.stepsDone(outcome.effect(), one.stepsDone());
+                ContactPlan.Next next = one.setId().equals(set) && work.step() != Step.NONE
+                        ? new ContactPlan.Next(
+                                work.step(),
+                                day(plan.after(outcome.effect(), stepsDone, day).on()))
+                        : plan.after(outcome.effect(), stepsDone, day);
+                change(id, one, one.with(Entry.State.IN_PROGRESS, next, stepsDone, day));
+            }
+            attempts.write(
+                    id,
+                    act,
+                    outcome,
+                    settled.stream()
+                            .map(one -> sets.get(one.setId()).publishedName().replace(";", ","))
+                            .toList());
+            if (entry.isOpen() && handBefore.isEmpty()) {
+                acts.take(new Hand(entry.person(), who.name(), today.now()));
+            }
+        }
+
+        private void note(Entry entry, String handBefore) throws Refused {
+            if (work.words().isBlank()) {
+                throw new Refused("The note is empty.");
+            }
+            log(entry, DeskAct.Kind.NOTE, work.words(), handBefore);
+        }
+
+        private void plan(Entry entry, String handBefore) throws Refused {
+            refuseUnlessOpen(entry);
+            if (work.step() == Step.NONE || work.day().isEmpty()) {
+                throw new Refused("What is to be done next, or when, is missing.");
+            }
+            ContactPlan.Next next = new ContactPlan.Next(work.step(), day(day));
+            long id = log(entry, DeskAct.Kind.PLANNED, Wording.next(next) + note(), handBefore);
+            change(id, entry, entry.with(entry.state(), next, entry.stepsDone(), day));
+        }
+
+        private void close(Entry entry, String handBefore) throws Refused {
+            refuseUnlessOpen(entry);
+            long id = log(entry, DeskAct.Kind.CLOSED, work.words(), handBefore);
+            change(id, entry, entry.ended(Entry.State.CLOSED, day));
+            letGoUnlessOpen(entry.person());
+        }
+
+        private void reopen(Entry entry, String handBefore) throws Refused {
+            if (entry.state() != Entry.State.CLOSED) {
+                throw new Refused("Only who was closed by a colleague can be opened again.");
+            }
+            long id = log(entry, DeskAct.Kind.REOPENED, work.words(), handBefore);
+            ContactPlan.Next next = new ContactPlan.Next(Step.CALL, day);
+            change(id, entry, entry.with(Entry.State.IN_PROGRESS, next, entry.stepsDone(), day));
+        }
+
+        private void setAside(Entry entry, String handBefore) throws Refused {
+            if (work.words().isBlank()) {
+                throw new Refused("A reason is missing: colleagues will want to know why.");
+            }
+            if (day(day).isBefore(day)) {
+                throw new Refused("The day until which they are set aside is over already.");
+            }
+            SetAside aside = new SetAside(
+                    0,
+                    0,
+                    work.everywhere() ? "" : set,
+                    entry.person(),
+                    work.words(),
+                    day,
+                    work.day(),
+                    who.name(),
+                    false);
+            long id = log(entry, DeskAct.Kind.SET_ASIDE, aside.words(who.displayName()), handBefore);
+            setAsides.insert(new SetAside(
+                    0, id, aside.setId(), aside.person(), aside.reason(), day, aside.untilDay(), who.name(), false));
+            if (work.everywhere()) {
+                entries.ofPerson(entry.person()).forEach(other -> touched.add(other.setId()));
+            }
+            acts.letGo(entry.person());
+        }
+
+        private void bringBack(Entry entry, String handBefore) throws Refused {
+            List<SetAside> held = setAsides.ofPerson(entry.person()).stream()
+                    .filter(one -> one.isOf(set) && one.holdsOn(day))
+                    .toList();
+            if (held.isEmpty()) {
+                throw new Refused("This person is not set aside.");
+            }
+            for (SetAside one : held) {
+                setAsides.end(one.id());
+                acts.insert(act(entry, DeskAct.Kind.BACK, String.valueOf(one.act()), work.words(), handBefore));
+            }
+            entries.ofPerson(entry.person()).forEach(other -> touched.add(other.setId()));
+        }
+
+        private void refuseUnlessOpen(Entry entry) throws Refused {
+            if (!entry.isOpen()) {
+                throw new Refused(
+                        entry.state() == Entry.State.CLOSED
+                                ? "This person was closed on this list. Open them again first."
+                                : "This person is not on the list any more: " + entry.why());
+            }
+        }
+
+        private void letGoUnlessOpen(String person) {
+            if (entries.ofPerson(person).stream().noneMatch(Entry::isOpen)) {
+                acts.letGo(person);
+            }
+        }
+
+        private String note() {
+            return work.words().isBlank() ? "" : ": " + work.words();
+        }
+
+        /** The day that was asked for. */
+        private LocalDate day(LocalDate otherwise) throws Refused {
+            try {
+                return work.day().isEmpty() ? otherwise : LocalDate.parse(work.day());
+            } catch (DateTimeException noDay) {
+                throw new Refused("There is no day " + work.day() + ".");
+            }
+        }
+
+        private void change(long act, Entry before, Entry after) {
+            entries.update(after);
+            acts.insertChange(new ChangedEntry(
+                    act,
+                    before.id(),
+                    before.state(),
+                    before.stepsDone(),
+                    before.nextStep(),
+                    before.nextOn(),
+                    before.changedOn(),
+                    before.revision() + 1));
+            touched.add(before.setId());
+        }
+
+        private long log(Entry entry, DeskAct.Kind kind, String words, String handBefore) {
+            return acts.insert(act(entry, kind, "", words, handBefore));
+        }
+
+        private DeskAct act(Entry entry, DeskAct.Kind kind, String outcome, String words, String handBefore) {
+            return new DeskAct(
+                    0,
+                    work.batch(),
+                    set,
+                    entry.person(),
+                    who.name(),
+                    today.now(),
+                    day,
+                    kind,
+                    outcome,
+                    words.strip(),
+                    handBefore,
+                    false);
+        }
+    }
+}

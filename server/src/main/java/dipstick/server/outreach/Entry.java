@@ -1,0 +1,115 @@
+package dipstick.server.outreach;
+
+import java.time.LocalDate;
+
+/**
+ * Somebody who is or was on a list, and how far the colleagues are with them.
+ *
+ * @param standing where they stood at the last reading: on, to check, or off
+ * @param dueOn a date, "never", or empty, as at the last reading they were on
+ * @param why the sentence that says why they joined, are done, or left
+ * @param stepsDone how many steps of the contact plan are behind them
+ * @param nextOn an ISO date, or empty where nothing comes next
+ * @param revision by which changes that cross each other are told
+ */
+record Entry(
+        long id,
+        String setId,
+        String person,
+        Standing standing,
+        State state,
+        String dueOn,
+        String band,
+        LocalDate joinedOn,
+        String why,
+        int stepsDone,
+        Step nextStep,
+        String nextOn,
+        int revision,
+        LocalDate changedOn) {
+    enum Standing {
+        ON,
+        CHECK,
+        OFF
+    }
+
+    enum State {
+        TO_CONTACT,
+        IN_PROGRESS,
+        /** What should be on record is. */
+        DONE,
+        /** Off the list for another reason. */
+        LEFT,
+        /** Closed by a colleague, though still on the list. */
+        CLOSED;
+
+        boolean isOpen() {
+            return this == TO_CONTACT || this == IN_PROGRESS;
+        }
+    }
+
+    /** Somebody new on a list. */
+    static Entry joined(String set, String person, Standing standing, LocalDate on, String why) {
+        return new Entry(0, set, person, standing, State.TO_CONTACT, "", "", on, why, 0, Step.NONE, "", 1, on);
+    }
+
+    boolean isOpen() {
+        return state.isOpen();
+    }
+
+    Entry with(State newState, int newStepsDone, Step step, String on, LocalDate day) {
+        return new Entry(
+                id,
+                setId,
+                person,
+                standing,
+                newState,
+                dueOn,
+                band,
+                joinedOn,
+                why,
+                newStepsDone,
+                step,
+                on,
+                revision,
+                day);
+    }
+
+    Entry with(State newState, ContactPlan.Next next, int newStepsDone, LocalDate day) {
+        return with(newState, newStepsDone, next.step(), next.on().toString(), day);
+    }
+
+    /** With nothing to be done next. */
+    Entry ended(State newState, LocalDate day) {
+        return with(newState, stepsDone, Step.NONE, "", day);
+    }
+
+    Entry standing(Standing newStanding, String newWhy) {
+        return new Entry(
+                id,
+                setId,
+                person,
+                newStanding,
+                state,
+                dueOn,
+                band,
+                joinedOn,
+                newWhy,
+                stepsDone,
+                nextStep,
+                nextOn,
+                revision,
+                changedOn);
+    }
+
+    Entry asRead(String newDueOn, String newBand) {
+        return new Entry(
+                id, setId, person, standing, state, newDueOn, newBand, joinedOn, why, stepsDone, nextStep, nextOn,
+                revision, changedOn);
+    }
+
+    Entry rejoined(LocalDate on) {
+        return new Entry(
+                id, setId, person, standing, State.TO_CONTACT, dueOn, band, on, why, 0, Step.NONE, "", revision, on);
+    }
+}

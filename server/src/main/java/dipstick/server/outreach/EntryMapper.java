@@ -1,0 +1,84 @@
+package dipstick.server.outreach;
+
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface EntryMapper {
+    String COLUMNS =
+            "id, set_id, person, standing, state, due_on, band, joined_on, why, steps_done, next_step, next_on,"
+                    + " revision, changed_on";
+
+    String OPEN = "state IN ('TO_CONTACT', 'IN_PROGRESS')";
+
+    @Select("SELECT " + COLUMNS + " FROM list_entry WHERE set_id = #{set} ORDER BY id")
+    List<Entry> ofSet(String set);
+
+    @Select("SELECT " + COLUMNS + " FROM list_entry WHERE person = #{person} ORDER BY set_id")
+    List<Entry> ofPerson(String person);
+
+    @Select("SELECT " + COLUMNS + " FROM list_entry WHERE set_id = #{set} AND person = #{person}")
+    Optional<Entry> find(String set, String person);
+
+    @Select("SELECT " + COLUMNS + " FROM list_entry WHERE id = #{id}")
+    Entry get(long id);
+
+    /** Has other changes of a person's entries wait until the transaction is over. */
+    @Select("SELECT id FROM list_entry WHERE person = #{person} ORDER BY id FOR UPDATE")
+    List<Long> lockPerson(String person);
+
+    /** Has other changes of a list's entries wait until the transaction is over. */
+    @Select("SELECT id FROM list_entry WHERE set_id = #{set} ORDER BY id FOR UPDATE")
+    List<Long> lockSet(String set);
+
+    /** The open entries on other lists of those who have one on this. */
+    @Select(
+            "SELECT " + COLUMNS + " FROM list_entry o WHERE o.set_id <> #{set} AND o." + OPEN
+                    + " AND EXISTS (SELECT 1 FROM list_entry e WHERE e.set_id = #{set} AND e.person = o.person) ORDER BY o.set_id")
+    List<Entry> onOtherLists(String set);
+
+    /** @return its id */
+    @Select(value = """
+            SELECT id FROM FINAL TABLE (
+                INSERT INTO list_entry (set_id, person, standing, state, due_on, band, joined_on, why, steps_done,
+                    next_step, next_on, revision, changed_on)
+                VALUES (#{setId}, #{person}, #{standing}, #{state}, #{dueOn}, #{band}, #{joinedOn}, #{why},
+                    #{stepsDone}, #{nextStep}, #{nextOn}, #{revision}, #{changedOn}))
+            """, affectData = true)
+    long insert(Entry entry);
+
+    /** Makes it the next revision, if it is still at this one; else no row. */
+    @Update("""
+            UPDATE list_entry SET standing = #{standing}, state = #{state}, due_on = #{dueOn}, band = #{band},
+                joined_on = #{joinedOn}, why = #{why}, steps_done = #{stepsDone}, next_step = #{nextStep},
+                next_on = #{nextOn}, revision = revision + 1, changed_on = #{changedOn}
+            WHERE id = #{id} AND revision = #{revision}
+            """)
+    int update(Entry entry);
+
+    /** What a reading says of somebody whose place is the same; no colleague needs to be told. */
+    @Update("UPDATE list_entry SET due_on = #{dueOn}, band = #{band} WHERE id = #{id}")
+    int updateReading(Entry entry);
+
+    @Select("SELECT reading FROM list_followed WHERE set_id = #{set}")
+    Optional<Long> followed(String set);
+
+    @Update("MERGE INTO list_followed (set_id, reading) KEY (set_id) VALUES (#{set}, #{reading})")
+    int follow(String set, long reading);
+
+    @Insert("INSERT INTO list_manner (set_id, manner, revision) VALUES (#{set}, #{manner}, 1)")
+    int insertManner(String set, String manner);
+
+    @Update(
+            "UPDATE list_manner SET manner = #{manner}, revision = #{to} WHERE set_id = #{set} AND revision = #{to} - 1")
+    int updateManner(String set, String manner, int to);
+
+    record MannerRow(String manner, int revision) {}
+
+    @Select("SELECT manner, revision FROM list_manner WHERE set_id = #{set}")
+    Optional<MannerRow> manner(String set);
+}

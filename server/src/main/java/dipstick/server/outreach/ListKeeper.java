@@ -1,0 +1,170 @@
+package dipstick.server.outreach;
+
+import dipstick.core.changes.Change;
+import dipstick.core.evaluate.ListMember;
+import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.practice.Today;
+import dipstick.server.readings.ReadChange;
+import dipstick.server.readings.ReadMember;
+import dipstick.server.readings.ReadingTaken;
+import dipstick.server.readings.Readings;
+import dipstick.server.readings.TakenReading;
+import dipstick.server.together.ListsTouched;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.boot.context.event.ApplicationStartedEvent;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Keeps lists true to their readings: who joined is to be contacted, who has it by now is done, who left for another
+ * reason leaves with it. What colleagues did stays. Following a reading twice changes nothing.
+ */
+@Component
+class ListKeeper {
+    private static final String FIRST = "On the list when it was first read.";
+
+    private final EntryMapper entries;
+    private final ActMapper acts;
+    private final Manners manners;
+    private final Readings readings;
+    private final CriteriaSets sets;
+    private final Today today;
+    private final TransactionTemplate transaction;
+    private final ApplicationEventPublisher events;
+
+    ListKeeper(
+            EntryMapper entries,
+            ActMapper acts,
+            Manners manners,
+            Readings readings,
+            CriteriaSets sets,
+            Today today,
+            TransactionTemplate transaction,
+            ApplicationEventPublisher events) {
+        this.entries = entries;
+        this.acts = acts;
+        this.manners = manners;
+        this.readings = readings;
+        this.sets = sets;
+        this.today = today;
+        this.transaction = transaction;
+        this.events = events;
+    }
+
+    @EventListener
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void after(ReadingTaken taken) {
+        follow(taken.reading());
+    }
+
+    /** Lists that were read before there were desks. */
+    @EventListener(ApplicationStartedEvent.class)
+    void followThoseThatAreBehind() {
+        sets.inForce()
+                .forEach(set -> readings.latest(set.id())
+                        .filter(latest -> entries.followed(set.id()).orElse(0L) < latest.id())
+                        .ifPresent(latest -> transaction.executeWithoutResult(_ -> follow(latest))));
+    }
+
+    private void follow(TakenReading reading) {
+        String set = reading.setId();
+        entries.lockSet(set);
+        Map<String, Entry> known = new HashMap<>();
+        entries.ofSet(set).forEach(entry -> known.put(entry.person(), entry));
+        Map<String, ReadChange> changes = new HashMap<>();
+        readings.changes(reading).forEach(change -> changes.put(change.person(), change));
+        ContactPlan plan = manners.of(set).plan();
+        String batch = UUID.randomUUID().toString();
+        for (ReadMember member : readings.members(reading)) {
+            Entry before = known.remove(member.person());
+            Entry after = before == null
+                    ? joins(reading, member, changes, plan, batch)
+                    : stays(reading, before, member, changes, plan, batch);
+            entries.updateReading(after.asRead(member.dueOn(), member.band()));
+        }
+        known.values().stream()
+                .filter(entry -> entry.standing() != Entry.Standing.OFF)
+                .forEach(entry -> leaves(reading, entry, Optional.ofNullable(changes.get(entry.person())), batch));
+        entries.follow(set, reading.id());
+        events.publishEvent(new ListsTouched(Set.of(set)));
+    }
+
+    private Entry joins(
+            TakenReading reading, ReadMember member, Map<String, ReadChange> changes, ContactPlan plan, String batch) {
+        String why = why(changes, member.person(), FIRST);
+        Entry joined = Entry.joined(reading.setId(), member.person(), standing(member), reading.asOf(), why);
+        Entry planned = joined.with(joined.state(), plan.first(reading.asOf()), 0, reading.asOf());
+        long id = entries.insert(planned);
+        log(reading, member.person(), DeskAct.Kind.JOINED, why, batch);
+        return entries.get(id);
+    }
+
+    private Entry stays(
+            TakenReading reading,
+            Entry before,
+            ReadMember member,
+            Map<String, ReadChange> changes,
+            ContactPlan plan,
+            String batch) {
+        if (before.standing() == standing(member)) {
+            return before;
+        }
+        String why = why(changes, member.person(), before.why());
+        boolean back = before.standing() == Entry.Standing.OFF;
+        Entry after = before.standing(standing(member), why);
+        if (back) {
+            after = after.rejoined(reading.asOf())
+                    .with(Entry.State.TO_CONTACT, plan.first(reading.asOf()), 0, reading.asOf());
+        }
+        entries.update(after);
+        DeskAct.Kind kind = back
+                ? DeskAct.Kind.JOINED
+                : standing(member) == Entry.Standing.ON ? DeskAct.Kind.NOW_ON : DeskAct.Kind.NOW_TO_CHECK;
+        log(reading, member.person(), kind, why, batch);
+        return after;
+    }
+
+    private void leaves(TakenReading reading, Entry entry, Optional<ReadChange> change, String batch) {
+        boolean done = change.filter(one -> one.cause() == Change.Cause.DONE).isPresent();
+        String why = change.map(ReadChange::words).orElse("Is not on the list any more.");
+        entries.update(entry.standing(Entry.Standing.OFF, why)
+                .ended(done ? Entry.State.DONE : Entry.State.LEFT, reading.asOf()));
+        log(reading, entry.person(), done ? DeskAct.Kind.DONE : DeskAct.Kind.LEFT, why, batch);
+        boolean openElsewhere = entries.ofPerson(entry.person()).stream().anyMatch(Entry::isOpen);
+        if (!openElsewhere) {
+            acts.letGo(entry.person());
+        }
+    }
+
+    private static String why(Map<String, ReadChange> changes, String person, String otherwise) {
+        return Optional.ofNullable(changes.get(person)).map(ReadChange::words).orElse(otherwise);
+    }
+
+    private static Entry.Standing standing(ReadMember member) {
+        return member.state().equals(ListMember.State.ON.word()) ? Entry.Standing.ON : Entry.Standing.CHECK;
+    }
+
+    private void log(TakenReading reading, String person, DeskAct.Kind kind, String words, String batch) {
+        acts.insert(new DeskAct(
+                0,
+                batch,
+                reading.setId(),
+                person,
+                "",
+                today.now(),
+                reading.asOf(),
+                kind,
+                "",
+                words,
+                acts.hand(person).map(Hand::account).orElse(""),
+                false));
+    }
+}

@@ -1,0 +1,57 @@
+package dipstick.server.outreach;
+
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import dipstick.server.web.Problems;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The outcomes that an attempt can have: those that come with the product, and the practice's own. */
+@Service
+class Outcomes {
+    private final ActMapper acts;
+    private final AuditLog audit;
+
+    Outcomes(ActMapper acts, AuditLog audit) {
+        this.acts = acts;
+        this.audit = audit;
+    }
+
+    /** Those that are not offered any more too. */
+    List<AttemptOutcome> all() {
+        return acts.outcomes();
+    }
+
+    Map<String, AttemptOutcome> byId() {
+        return all().stream().collect(Collectors.toMap(AttemptOutcome::id, Function.identity()));
+    }
+
+    /** Makes these the ones that are offered, in this order. What was logged keeps the others. */
+    @Transactional
+    List<AttemptOutcome> offer(List<AttemptOutcome> wanted) {
+        if (wanted.stream().map(AttemptOutcome::id).distinct().count() < wanted.size()) {
+            throw Problems.refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT, "twice", "Two outcomes have the same name. Nothing was saved.");
+        }
+        Map<String, AttemptOutcome> known = byId();
+        List<AttemptOutcome> all = new ArrayList<>(wanted);
+        known.values().stream()
+                .filter(one -> wanted.stream().noneMatch(other -> other.id().equals(one.id())))
+                .forEach(one -> all.add(new AttemptOutcome(one.id(), one.name(), one.effect(), one.place(), false)));
+        for (AttemptOutcome outcome : all) {
+            if (known.containsKey(outcome.id())) {
+                acts.updateOutcome(outcome);
+            } else {
+                acts.insertOutcome(outcome);
+            }
+        }
+        audit.record(Act.LIST_CHANGED, "the outcomes of attempts");
+        return all();
+    }
+}

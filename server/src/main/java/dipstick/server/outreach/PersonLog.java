@@ -1,0 +1,36 @@
+package dipstick.server.outreach;
+
+import java.util.List;
+
+/**
+ * What colleagues did about somebody, and on which lists they are.
+ *
+ * @param acts the newest first
+ */
+record PersonLog(List<OnList> lists, List<LoggedAct> acts) {
+    /** @param open whether something is to be done */
+    record OnList(
+            String set,
+            String name,
+            Entry.Standing standing,
+            Entry.State state,
+            String due,
+            String why,
+            boolean open) {}
+
+    /**
+     * @param list the name of the list on which it was done; empty where whoever asks may not see that list, and then the
+     *     words are left out too
+     * @param mine whether whoever asks did it
+     */
+    record LoggedAct(
+            String batch,
+            String list,
+            String at,
+            String by,
+            boolean mine,
+            DeskAct.Kind kind,
+            String outcome,
+            String words,
+            boolean undone) {}
+}

@@ -1,0 +1,32 @@
+package dipstick.server.outreach;
+
+import dipstick.core.population.Population;
+import dipstick.server.accounts.Colleague;
+import dipstick.server.people.PersonLine;
+import dipstick.server.records.Views;
+import java.time.LocalDate;
+import java.util.OptionalInt;
+import org.springframework.stereotype.Component;
+
+/** The people of lists as the records have them now; somebody who is not on file any more keeps their id. */
+@Component
+class SeenPeople {
+    private final Views views;
+
+    SeenPeople(Views views) {
+        this.views = views;
+    }
+
+    Population records() {
+        return views.current().population();
+    }
+
+    boolean maySee(Colleague who, String person) {
+        return who.maySeePeopleOf(line(records(), person, LocalDate.EPOCH).provider());
+    }
+
+    static PersonLine line(Population records, String person, LocalDate asOf) {
+        OptionalInt number = records.find(person);
+        return number.isPresent() ? PersonLine.of(records, number.getAsInt(), asOf) : PersonLine.notOnFile(person);
+    }
+}

@@ -1,0 +1,37 @@
+package dipstick.server.outreach;
+
+import dipstick.core.wording.DayWords;
+import java.time.LocalDate;
+
+/**
+ * Somebody taken off one list, or all of them, by a colleague.
+ *
+ * @param setId of the list; empty for all
+ * @param untilDay the last day of it, an ISO date; empty for ever
+ * @param ended whether somebody put them back before
+ */
+record SetAside(
+        long id,
+        long act,
+        String setId,
+        String person,
+        String reason,
+        LocalDate fromDay,
+        String untilDay,
+        String account,
+        boolean ended) {
+    boolean holdsOn(LocalDate day) {
+        return !ended && (untilDay.isEmpty() || !LocalDate.parse(untilDay).isBefore(day));
+    }
+
+    boolean isOf(String set) {
+        return setId.isEmpty() || setId.equals(set);
+    }
+
+    /** @param who the colleague's name */
+    String words(String who) {
+        return (setId.isEmpty() ? "From all lists " : "")
+                + (untilDay.isEmpty() ? "for good" : "until " + DayWords.day(LocalDate.parse(untilDay))) + ": " + reason
+                + " (" + who + ")";
+    }
+}

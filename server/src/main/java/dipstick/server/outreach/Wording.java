@@ -1,0 +1,24 @@
+package dipstick.server.outreach;
+
+import dipstick.core.wording.DayWords;
+
+/** Steps in words, the same wherever they are told. */
+final class Wording {
+    private Wording() {}
+
+    static String step(Step step) {
+        return switch (step) {
+            case NONE -> "";
+            case CALL -> "Call";
+            case LETTER -> "Send a letter";
+            case EMAIL -> "Send an e-mail";
+            case TEXT -> "Send a text";
+            case LOOK -> "See whether it is on record";
+            case CLOSE -> "Close: no response";
+        };
+    }
+
+    static String next(ContactPlan.Next next) {
+        return step(next.step()) + " on " + DayWords.day(next.on());
+    }
+}

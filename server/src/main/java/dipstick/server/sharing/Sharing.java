@@ -1,0 +1,162 @@
+package dipstick.server.sharing;
+
+import dipstick.server.accounts.Accounts;
+import dipstick.server.accounts.Colleague;
+import dipstick.server.accounts.Holdings;
+import dipstick.server.accounts.Role;
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import dipstick.server.web.Problems;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.ErrorResponseException;
+
+/**
+ * Says what somebody may do with each set and its list: what is theirs, what is shared with them by name or group, or
+ * everybody's, but never more than their roles allow.
+ */
+@Service
+public class Sharing implements Holdings {
+    private final SharingMapper sharing;
+    private final Accounts accounts;
+    private final AuditLog audit;
+
+    Sharing(SharingMapper sharing, Accounts accounts, AuditLog audit) {
+        this.sharing = sharing;
+        this.accounts = accounts;
+        this.audit = audit;
+    }
+
+    /** A new set is private. */
+    @Transactional
+    public void begin(String set, String owner) {
+        sharing.insert(new Shared(set, owner, Right.NONE, 1));
+    }
+
+    @Transactional
+    public void end(String set) {
+        sharing.delete(set);
+    }
+
+    /** Shares a set with everybody, as a practice does that begins. */
+    @Transactional
+    public void everybodys(String set, Right right) {
+        Shared shared = of(set);
+        sharing.update(new Shared(set, shared.owner(), right, shared.revision() + 1));
+    }
+
+    /** Of a set that is there. */
+    public Shared of(String set) {
+        return sharing.find(set).orElseThrow(Sharing::noSuchSet);
+    }
+
+    List<Share> shares(String set) {
+        return sharing.shares(set);
+    }
+
+    /** What whoever is signed in may do with a set; nothing with one that is not there. */
+    public Right here(String set) {
+        return of(accounts.here(), set);
+    }
+
+    public Right of(Colleague colleague, String set) {
+        Right most = most(colleague);
+        Optional<Shared> shared = sharing.find(set);
+        if (most == Right.NONE || shared.isEmpty()) {
+            return Right.NONE;
+        }
+        if (shared.get().owner().equals(colleague.name())) {
+            return most;
+        }
+        List<String> groups = accounts.groupsOf(colleague.name());
+        Right everybodys =
+                colleague.givenListsOnly() ? Right.NONE : shared.get().everybody();
+        return sharing.shares(set).stream()
+                .filter(share -> switch (share.kind()) {
+                    case COLLEAGUE -> share.grantee().equals(colleague.name());
+                    case GROUP -> groups.contains(share.grantee());
+                })
+                .map(Share::granted)
+                .reduce(everybodys, Right::orMore)
+                .atMost(most);
+    }
+
+    /** Refuses whoever is signed in if they may not do this with a set; what they may not see, is not there. */
+    public void require(String set, Right right) {
+        Right has = here(set);
+        if (!has.includes(Right.VIEW)) {
+            throw noSuchSet();
+        }
+        if (!has.includes(right)) {
+            throw Problems.refused(
+                    HttpStatus.FORBIDDEN,
+                    "not-shared-so",
+                    right == Right.CHANGE
+                            ? "This is " + accounts.displayName(of(set).owner())
+                                    + "’s and not shared with you to change. Nothing was saved; ask them, or save a copy"
+                                    + " under another name."
+                            : "This list is shared with you to look at, not to work. Nothing was changed; ask "
+                                    + accounts.displayName(of(set).owner()) + ".");
+        }
+    }
+
+    @Transactional
+    void save(Shared shared, List<Share> shares) {
+        accounts.open(shared.owner());
+        if (sharing.update(shared) != 1) {
+            throw Problems.refused(
+                    HttpStatus.PRECONDITION_FAILED,
+                    "changed-meanwhile",
+                    "Somebody changed with whom this is shared meanwhile. Nothing of yours was saved; look at theirs.");
+        }
+        sharing.deleteShares(shared.setId());
+        shares.forEach(sharing::insertShare);
+        audit.record(
+                Act.SHARING_CHANGED,
+                shared.setId() + ", owner " + shared.owner() + ", everybody " + shared.everybody()
+                        + String.join(
+                                "",
+                                shares.stream()
+                                        .map(share -> ", " + share.grantee() + " " + share.granted())
+                                        .toList()));
+    }
+
+    @Override
+    public Optional<String> heldBy(String account) {
+        int sets = sharing.ownedBy(account).size();
+        return sets == 0 ? Optional.empty() : Optional.of(sets == 1 ? "1 criteria set" : sets + " criteria sets");
+    }
+
+    @Override
+    @Transactional
+    public void handOver(Colleague from, Colleague to) {
+        if (heldBy(from.name()).isPresent() && !to.is(Role.COORDINATOR)) {
+            throw Problems.refused(
+                    HttpStatus.CONFLICT,
+                    "no-coordinator",
+                    to.displayName()
+                            + " is no coordinator and cannot take over criteria sets. Nothing was handed over.");
+        }
+        sharing.changeOwner(from.name(), to.name());
+    }
+
+    private static Right most(Colleague colleague) {
+        if (colleague.is(Role.COORDINATOR)) {
+            return Right.CHANGE;
+        }
+        if (colleague.is(Role.CALLER) || colleague.is(Role.CLINICIAN)) {
+            return Right.WORK;
+        }
+        return colleague.is(Role.MANAGER) ? Right.VIEW : Right.NONE;
+    }
+
+    private static ErrorResponseException noSuchSet() {
+        return Problems.refused(
+                HttpStatus.NOT_FOUND,
+                "no-such-set",
+                "There is no such list for you. It may have been removed or retired, or is not shared with you.");
+    }
+}

@@ -1,0 +1,86 @@
+package dipstick.server.together;
+
+import dipstick.server.accounts.Colleague;
+import dipstick.server.sharing.Right;
+import dipstick.server.sharing.Sharing;
+import jakarta.annotation.PreDestroy;
+import java.io.IOException;
+import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicLong;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/** The browsers that are open, each told what its colleague may know (server-sent events, WHATWG HTML). */
+@Component
+class Listeners {
+    private record Listener(Colleague colleague, SseEmitter emitter) {}
+
+    private final Sharing sharing;
+    private final List<Listener> listeners = new CopyOnWriteArrayList<>();
+    private final AtomicLong told = new AtomicLong();
+
+    /** One at a time and aside, so that a slow browser holds nobody up. */
+    private final ExecutorService telling = Executors.newSingleThreadExecutor();
+
+    Listeners(Sharing sharing) {
+        this.sharing = sharing;
+    }
+
+    SseEmitter open(Colleague colleague) {
+        // Without an end: the browser comes back by itself when the connection breaks.
+        SseEmitter emitter = new SseEmitter(0L);
+        Listener listener = new Listener(colleague, emitter);
+        emitter.onCompletion(() -> listeners.remove(listener));
+        emitter.onError(_ -> listeners.remove(listener));
+        listeners.add(listener);
+        tell(listener, SseEmitter.event().name("hello").data("{}"));
+        return emitter;
+    }
+
+    /** After what touched them is committed. */
+    @TransactionalEventListener(fallbackExecution = true)
+    void after(ListsTouched touched) {
+        telling.execute(() -> listeners.forEach(listener -> {
+            List<String> lists = touched.lists().stream()
+                    .filter(list -> sharing.of(listener.colleague(), list).includes(Right.VIEW))
+                    .sorted()
+                    .toList();
+            if (!lists.isEmpty()) {
+                // Each has a number of its own, so that two that say the same are told apart.
+                tell(
+                        listener,
+                        SseEmitter.event()
+                                .name("lists")
+                                .id(String.valueOf(told.incrementAndGet()))
+                                .data(lists));
+            }
+        }));
+    }
+
+    /** Keeps connections open through what stands between, and finds those that broke. */
+    @Scheduled(fixedDelayString = "PT20S")
+    void beat() {
+        telling.execute(() ->
+                listeners.forEach(listener -> tell(listener, SseEmitter.event().comment("still here"))));
+    }
+
+    private void tell(Listener listener, SseEmitter.SseEventBuilder event) {
+        try {
+            listener.emitter().send(event);
+        } catch (IOException | IllegalStateException gone) {
+            listeners.remove(listener);
+        }
+    }
+
+    /** Lets the server stop without waiting for browsers. */
+    @PreDestroy
+    void stop() {
+        telling.shutdownNow();
+        listeners.forEach(listener -> listener.emitter().complete());
+    }
+}

@@ -1,0 +1,24 @@
+package dipstick.server.together;
+
+import dipstick.server.accounts.Accounts;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+@RestController
+class TogetherController {
+    private final Listeners listeners;
+    private final Accounts accounts;
+
+    TogetherController(Listeners listeners, Accounts accounts) {
+        this.listeners = listeners;
+        this.accounts = accounts;
+    }
+
+    /** Tells which lists are touched, as events named {@code lists} with the ids of their sets, as it happens. */
+    @GetMapping(value = "/api/together", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter together() {
+        return listeners.open(accounts.here());
+    }
+}

@@ -1,0 +1,1 @@
+export { default as Together } from './Together.vue'

@@ -20,6 +20,12 @@ export function dayWords(iso: string): string {
   )
 }
 
+/** The same without the year, where it is this one. */
+export function shortDayWords(iso: string, today: string): string {
+  const words = dayWords(iso)
+  return iso.slice(0, 4) === today.slice(0, 4) ? words.replace(/ \d{4}$/, '') : words
+}
+
 /** An instant in words: 23 Nov 2026, 15:39. */
 export function timeWords(instant: string): string {
   return new Date(instant).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })

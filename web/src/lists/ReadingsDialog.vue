@@ -2,7 +2,6 @@
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords, timeWords } from '@/days'
 import { Drop } from '@/people'
-import { useSession } from '@/session'
 import { count } from '@/stick'
 import { Veiled, VeiledWords } from '@/veil'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
@@ -13,9 +12,16 @@ import { movesOf } from './moves'
 
 /** The readings of a list, and who joined and left at one of them, each with why. */
 const visible = defineModel<boolean>('visible', { required: true })
-const { id, name } = defineProps<{ id: string; name: string }>()
+const {
+  id,
+  name,
+  mayChange = false,
+} = defineProps<{
+  id: string
+  name: string
+  mayChange?: boolean
+}>()
 
-const session = useSession()
 const queries = useQueryClient()
 const address = computed(() => `/api/lists/${encodeURIComponent(id)}/readings`)
 const key = computed(() => ['lists', id, 'readings'])
@@ -75,7 +81,7 @@ function whence(one: Schemas['ReadingView']): string {
     <div class="sides">
       <section aria-label="Readings">
         <Button
-          v-if="session.isCoordinator"
+          v-if="mayChange"
           size="small"
           label="Take a reading now"
           :loading="taking"

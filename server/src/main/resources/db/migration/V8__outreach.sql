@@ -118,3 +118,11 @@ INSERT INTO attempt_outcome (id, name, effect, place, in_use) VALUES
     ('sent-letter', 'Sent letter', 'SENT', 7, TRUE),
     ('sent-e-mail', 'Sent e-mail', 'SENT', 8, TRUE),
     ('sent-text', 'Sent text', 'SENT', 9, TRUE);
+
+-- How somebody lays out the desk of a list, as JSON.
+CREATE TABLE own_view (
+    account VARCHAR(100) NOT NULL,
+    set_id  VARCHAR(200) NOT NULL,
+    views   VARCHAR      NOT NULL,
+    PRIMARY KEY (account, set_id)
+);

@@ -8,6 +8,7 @@ import dipstick.server.people.PeopleReader;
 import dipstick.server.readings.Readings;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
+import dipstick.server.together.Told;
 import jakarta.validation.Valid;
 import java.util.List;
 import java.util.Optional;
@@ -33,6 +34,7 @@ class DeskController {
     private final PeopleReader people;
     private final SeenPeople seen;
     private final Sharing sharing;
+    private final Told told;
     private final AuditLog audit;
 
     DeskController(
@@ -46,6 +48,7 @@ class DeskController {
             PeopleReader people,
             SeenPeople seen,
             Sharing sharing,
+            Told told,
             AuditLog audit) {
         this.desk = desk;
         this.work = work;
@@ -57,12 +60,14 @@ class DeskController {
         this.people = people;
         this.seen = seen;
         this.sharing = sharing;
+        this.told = told;
         this.audit = audit;
     }
 
     /**
      * @param readOn the day of the last reading; nothing before the first
      * @param right what whoever asks may do
+     * @param told the number of the last event of the stream that this holds
      * @param mannerRevision 0 where nobody said yet how the list is worked
      */
     record DeskView(
@@ -73,11 +78,13 @@ class DeskController {
             List<AttemptOutcome> outcomes,
             Manner manner,
             int mannerRevision,
+            long told,
             List<DeskRow> rows) {}
 
     @GetMapping
     DeskView see(@PathVariable String set) {
         sharing.require(set, Right.VIEW);
+        long holds = told.last();
         SavedSet saved = sets.getInForce(set);
         audit.record(Act.LIST_READ, set);
         return new DeskView(
@@ -88,6 +95,7 @@ class DeskController {
                 outcomes.all(),
                 manners.of(set),
                 manners.revision(set),
+                holds,
                 desk.rows(set));
     }
 

@@ -81,4 +81,10 @@ interface EntryMapper {
 
     @Select("SELECT manner, revision FROM list_manner WHERE set_id = #{set}")
     Optional<MannerRow> manner(String set);
+
+    @Select("SELECT views FROM own_view WHERE account = #{account} AND set_id = #{set}")
+    Optional<String> views(String account, String set);
+
+    @Update("MERGE INTO own_view (account, set_id, views) KEY (account, set_id) VALUES (#{account}, #{set}, #{views})")
+    int keepViews(String account, String set, String views);
 }

@@ -8,7 +8,10 @@ import java.util.List;
  * @param acts the newest first
  */
 record PersonLog(List<OnList> lists, List<LoggedAct> acts) {
-    /** @param open whether something is to be done */
+    /**
+     * @param why the sentence that decides it by the records of now
+     * @param open whether something is to be done
+     */
     record OnList(
             String set,
             String name,

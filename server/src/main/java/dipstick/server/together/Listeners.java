@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.atomic.AtomicLong;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -21,14 +20,15 @@ class Listeners {
     private record Listener(Colleague colleague, SseEmitter emitter) {}
 
     private final Sharing sharing;
+    private final Told told;
     private final List<Listener> listeners = new CopyOnWriteArrayList<>();
-    private final AtomicLong told = new AtomicLong();
 
     /** One at a time and aside, so that a slow browser holds nobody up. */
     private final ExecutorService telling = Executors.newSingleThreadExecutor();
 
-    Listeners(Sharing sharing) {
+    Listeners(Sharing sharing, Told told) {
         this.sharing = sharing;
+        this.told = told;
     }
 
     SseEmitter open(Colleague colleague) {
@@ -45,18 +45,18 @@ class Listeners {
     /** After what touched them is committed. */
     @TransactionalEventListener(fallbackExecution = true)
     void after(ListsTouched touched) {
+        long number = told.next();
         telling.execute(() -> listeners.forEach(listener -> {
             List<String> lists = touched.lists().stream()
                     .filter(list -> sharing.of(listener.colleague(), list).includes(Right.VIEW))
                     .sorted()
                     .toList();
             if (!lists.isEmpty()) {
-                // Each has a number of its own, so that two that say the same are told apart.
                 tell(
                         listener,
                         SseEmitter.event()
                                 .name("lists")
-                                .id(String.valueOf(told.incrementAndGet()))
+                                .id(String.valueOf(number))
                                 .data(lists));
             }
         }));

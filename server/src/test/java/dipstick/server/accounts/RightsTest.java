@@ -45,6 +45,8 @@ class RightsTest {
         "/api/lists/none/desk/people/p1, GET, CO CA CL MA",
         "/api/lists/none/desk/work, POST, CO CA CL MA",
         "/api/lists/none/desk/work/b, DELETE, CO CA CL MA",
+        "/api/lists/none/desk/views, GET, CO CA CL MA",
+        "/api/lists/none/desk/views, PUT, CO CA CL MA",
         "/api/lists/none/desk/manner, PUT, CO CA CL MA",
         "/api/outcomes, PUT, CO",
         "/api/sharing/none, GET, CO",

@@ -93,6 +93,7 @@ class CriteriaSetsTest {
     @Test
     void what_somebody_else_saved_meanwhile_is_never_overwritten() throws Exception {
         save("both", "{'age': {'from': 18}}", "");
+        People.share(coordinator, "both", "CHANGE", "");
         Visitor colleague = People.coordinator();
         colleague.put("/api/criteria/both", document("both", "{'age': {'from': 30}}"), "\"1\"");
 

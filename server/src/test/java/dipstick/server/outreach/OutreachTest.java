@@ -48,7 +48,6 @@ class OutreachTest {
         People.bringIn(coordinator, "PEOPLE", "id,status\nliving-2,moved away\n");
         assertThat(desk.state("living-1")).isEqualTo("DONE");
         assertThat(desk.row("living-1").get("why").asString()).startsWith("Now on record: ");
-        assertThat(desk.row("living-1").has("inHand")).isFalse();
         assertThat(desk.state("living-2")).isEqualTo("LEFT");
         assertThat(desk.row("living-2").get("why").asString()).isEqualTo("Exempt: Status is moved away.");
         String before = desk.visitor().get("/api/lists/living/desk").text();
@@ -175,7 +174,9 @@ class OutreachTest {
         People.publishPrivately(coordinator, "several-hidden", set("several-hidden", "several"));
         Desks too = new Desks(desk.visitor(), "several-too");
         Desks hidden = new Desks(coordinator, "several-hidden");
-        assertThat(desk.row("several-1").get("alsoOn").toString()).isEqualTo("[\"several-too list\"]");
+        assertThat(desk.row("several-1").get("alsoOn").toString())
+                .contains("several-too list")
+                .doesNotContain("several-hidden");
 
         desk.does("ATTEMPT", "several-1", "outcome", "\"reached\"", "everywhere", "true");
         assertThat(too.next("several-1")).isEqualTo("LOOK " + today.plusDays(14));

@@ -1,0 +1,1 @@
+export { useColleagues, type Colleague } from './colleagues'

@@ -1,0 +1,499 @@
+<script setup lang="ts">
+import { sentenceOf } from '@/api/client'
+import { dayWords } from '@/days'
+import { ReadingsDialog } from '@/lists'
+import { useSession } from '@/session'
+import { SharingDialog } from '@/sharing'
+import { count } from '@/stick'
+import { useVeil } from '@/veil'
+import { useEventListener } from '@vueuse/core'
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import { computed, nextTick, ref, shallowRef, toRef, useTemplateRef, watch } from 'vue'
+import { RouterLink } from 'vue-router'
+import { sorted, type ColumnId } from './columns'
+import DeskTable from './DeskTable.vue'
+import GiveDialog from './GiveDialog.vue'
+import { isTyped } from './keys'
+import KeysDialog from './KeysDialog.vue'
+import MannerDialog from './MannerDialog.vue'
+import PersonInHand from './PersonInHand.vue'
+import PlanDialog from './PlanDialog.vue'
+import { isIn, isOpen, QUEUES, type DeskRow, type QueueId } from './queues'
+import ReasonDialog from './ReasonDialog.vue'
+import { useDesk, type WorkFields } from './useDesk'
+import { useViews } from './useViews'
+import ViewDialog from './ViewDialog.vue'
+import { STEPS, type Step } from './words'
+
+/** The desk of a list: the queue, the person in hand, and the log. */
+const { id } = defineProps<{ id: string }>()
+
+const session = useSession()
+const veil = useVeil()
+const { desk, error, work, undo, told, canUndo } = useDesk(toRef(() => id))
+const { view, views, use, save: saveViews } = useViews(toRef(() => id))
+
+const queue = ref<QueueId>('open')
+const part = ref('')
+const find = ref('')
+const current = ref('')
+const lastIndex = ref(0)
+const marked = shallowRef(new Set<string>())
+const note = ref('')
+const everywhere = ref(true)
+const shown = ref<
+  '' | 'readings' | 'manner' | 'sharing' | 'keys' | 'plan' | 'aside' | 'close' | 'give' | 'view'
+>('')
+const panel = useTemplateRef('panel')
+
+const mayWork = computed(() => desk.value?.right === 'WORK' || desk.value?.right === 'CHANGE')
+const mayChange = computed(() => desk.value?.right === 'CHANGE')
+const outcomes = computed(() => (desk.value?.outcomes ?? []).filter((one) => one.inUse))
+const parts = computed(() => desk.value?.manner.parts ?? [])
+
+const ofPart = computed(() => {
+  const chosen = parts.value.find((one) => one.name === part.value)
+  const within = (wanted: readonly string[], is: string) =>
+    wanted.length === 0 || wanted.some((one) => one.toLowerCase() === is.toLowerCase())
+  return (desk.value?.rows ?? []).filter(
+    (row) =>
+      !chosen ||
+      (within(chosen.sites, row.person.site) && within(chosen.providers, row.person.provider)),
+  )
+})
+const counts = computed(() =>
+  QUEUES.map((one) => ({
+    ...one,
+    people: ofPart.value.filter((row) => isIn(one.id, row, session.today)).length,
+  })),
+)
+const rows = computed(() => {
+  const words = find.value.trim().toLowerCase()
+  const inQueue = ofPart.value.filter((row) => isIn(queue.value, row, session.today))
+  const found =
+    words === ''
+      ? inQueue
+      : inQueue.filter((row) =>
+          `${row.person.name} ${row.person.id} ${row.person.phone} ${row.person.provider} ${row.person.site} ${row.band}`
+            .toLowerCase()
+            .includes(words),
+        )
+  return sorted(found, view.value, session.today)
+})
+const row = computed(() => desk.value?.rows.find((one) => one.person.id === current.value))
+/** Whom an act is about: all that are marked, else the one in hand. */
+const targets = computed<readonly DeskRow[]>(() =>
+  marked.value.size > 0
+    ? rows.value.filter((one) => marked.value.has(one.person.id))
+    : row.value
+      ? [row.value]
+      : [],
+)
+
+// The desk opens on the part that is given to whoever sits down.
+watch(
+  parts,
+  (known, before) => {
+    if (before === undefined || before.length === 0) {
+      part.value =
+        known.find((one) => one.colleagues.includes(session.signedIn?.name ?? ''))?.name ?? ''
+    }
+  },
+  { immediate: true },
+)
+
+watch([queue, part], () => {
+  marked.value = new Set()
+})
+
+watch(
+  rows,
+  (now) => {
+    if (row.value === undefined && now[0]) {
+      current.value = now[0].person.id
+    }
+    const index = now.findIndex((one) => one.person.id === current.value)
+    if (index >= 0) {
+      lastIndex.value = index
+    }
+  },
+  { immediate: true },
+)
+
+watch(current, () => {
+  note.value = ''
+  everywhere.value = true
+})
+
+function open(one: DeskRow | undefined) {
+  if (one) {
+    current.value = one.person.id
+    void nextTick(() =>
+      document.querySelector<HTMLElement>(`.name[aria-current]`)?.focus({ preventScroll: true }),
+    )
+  }
+}
+
+function step(by: 1 | -1) {
+  const index = rows.value.findIndex((one) => one.person.id === current.value)
+  open(index < 0 ? (rows.value[lastIndex.value] ?? rows.value[0]) : rows.value[index + by])
+}
+
+/** The next person whom nobody has in hand, or who is mine, taken. */
+async function takeNext() {
+  const index = rows.value.findIndex((one) => one.person.id === current.value)
+  const from = index < 0 ? lastIndex.value : index + 1
+  const free = (one: DeskRow) =>
+    isOpen(one) && one.setAside === undefined && one.inHand?.mine !== false
+  const next = [...rows.value.slice(from), ...rows.value.slice(0, from)].find(
+    (one) => free(one) && one.person.id !== current.value,
+  )
+  if (next) {
+    open(next)
+    if (!next.inHand) {
+      await work('TAKE', [next], 'Taken')
+    }
+  }
+}
+
+async function about(kind: Parameters<typeof work>[0], words: string, fields: WorkFields = {}) {
+  const whom = targets.value
+  const several =
+    whom.length > 1 ? `${String(whom.length)} people` : veil.isDown ? '' : whom[0]?.person.name
+  if (await work(kind, whom, several ? `${words}: ${several}` : words, fields)) {
+    marked.value = new Set()
+  }
+}
+
+async function takeOrLetGo() {
+  const mine = targets.value.every((one) => one.inHand?.mine)
+  await (mine ? about('LET_GO', 'Let go') : about('TAKE', 'Taken'))
+}
+
+async function log(outcome: string | undefined) {
+  const known = outcomes.value.find((one) => one.id === outcome)
+  if (known && mayWork.value) {
+    const fields = { outcome: known.id, words: note.value.trim(), everywhere: everywhere.value }
+    await about('ATTEMPT', known.name, fields)
+    note.value = ''
+  }
+}
+
+async function keepNote() {
+  if (
+    note.value.trim() &&
+    (await work('NOTE', targets.value, 'Note kept', { words: note.value.trim() }))
+  ) {
+    note.value = ''
+  }
+}
+
+function plan(next: Step, day: string) {
+  const name = STEPS.find((one) => one.step === next)?.name ?? ''
+  void about('PLAN', `${name} on ${dayWords(day)}`, { step: next, day, words: note.value.trim() })
+}
+
+function setAside(reason: string, until: string, all: boolean) {
+  void about('SET_ASIDE', 'Set aside', { words: reason, day: until, everywhere: all })
+}
+
+function bringBack() {
+  void (row.value?.state === 'CLOSED'
+    ? about('REOPEN', 'Opened again')
+    : about('BRING_BACK', 'Brought back'))
+}
+
+function markCurrent() {
+  const next = new Set(marked.value)
+  if (!next.delete(current.value)) {
+    next.add(current.value)
+  }
+  marked.value = next
+}
+
+function sortBy(column: ColumnId) {
+  use({
+    ...view.value,
+    sortBy: column,
+    descending: view.value.sortBy === column && !view.value.descending,
+  })
+}
+
+const doing: Record<string, () => unknown> = {
+  ArrowDown: () => step(1),
+  j: () => step(1),
+  ArrowUp: () => step(-1),
+  k: () => step(-1),
+  n: takeNext,
+  t: takeOrLetGo,
+  w: () => panel.value?.focusNote(),
+  c: () => (shown.value = 'plan'),
+  s: () => (shown.value = 'aside'),
+  d: () => (shown.value = 'close'),
+  r: bringBack,
+  g: () => (shown.value = 'give'),
+  x: markCurrent,
+  u: undo,
+  '/': () => document.getElementById('find-on-desk')?.focus(),
+  '?': () => (shown.value = 'keys'),
+}
+const FREE_FOR_ALL = new Set(['ArrowDown', 'ArrowUp', 'j', 'k', '/', '?', 'x'])
+
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (isTyped(event) || shown.value !== '') {
+    return
+  }
+  const digit = Number.parseInt(event.key)
+  const act = digit >= 1 ? () => log(outcomes.value[digit - 1]?.id) : doing[event.key]
+  if (act && (mayWork.value || FREE_FOR_ALL.has(event.key))) {
+    event.preventDefault()
+    void act()
+  }
+})
+
+/** A dialog that is one of those that `shown` names. */
+function model(name: typeof shown.value) {
+  return computed({
+    get: () => shown.value === name,
+    set: (open: boolean) => (shown.value = open ? name : ''),
+  })
+}
+const readingsShown = model('readings')
+const mannerShown = model('manner')
+const sharingShown = model('sharing')
+const keysShown = model('keys')
+const planShown = model('plan')
+const asideShown = model('aside')
+const closeShown = model('close')
+const giveShown = model('give')
+const viewShown = model('view')
+</script>
+
+<template>
+  <div class="desk">
+    <div class="page-head">
+      <h1>{{ desk?.name ?? 'List' }}</h1>
+      <span class="quiet grow">
+        <template v-if="desk?.readOn">read {{ dayWords(desk.readOn) }}</template>
+        <template v-else-if="desk">not read yet</template>
+      </span>
+      <Button text size="small" label="Readings" @click="shown = 'readings'" />
+      <RouterLink :to="`/lists/${encodeURIComponent(id)}/on-a-day`">As of another day</RouterLink>
+      <Button
+        v-if="mayChange"
+        text
+        size="small"
+        label="How it is worked"
+        @click="shown = 'manner'"
+      />
+      <Button v-if="mayChange" text size="small" label="Share" @click="shown = 'sharing'" />
+      <Button text size="small" label="Columns" @click="shown = 'view'" />
+      <Button text size="small" label="Keys (?)" @click="shown = 'keys'" />
+    </div>
+    <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <template v-if="desk">
+      <div class="queues">
+        <div role="toolbar" aria-label="Queues">
+          <button
+            v-for="one in counts"
+            :key="one.id"
+            class="queue"
+            :aria-pressed="one.id === queue"
+            :data-queue="one.id"
+            @click="queue = one.id"
+          >
+            {{ one.name }} <strong>{{ count(one.people) }}</strong>
+          </button>
+        </div>
+        <select v-if="parts.length" v-model="part" aria-label="Part of the list">
+          <option value="">the whole list</option>
+          <option v-for="one in parts" :key="one.name" :value="one.name">{{ one.name }}</option>
+        </select>
+        <InputText
+          id="find-on-desk"
+          v-model="find"
+          size="small"
+          placeholder="Find (/)"
+          aria-label="Find on this list"
+          @keydown.esc="find = ''"
+          @keydown.enter="step(1)"
+        />
+      </div>
+      <div class="sides">
+        <div class="queue-side">
+          <div v-if="marked.size && mayWork" class="bulk" role="status">
+            {{ count(targets.length) }} marked:
+            <Button size="small" text label="Take" @click="about('TAKE', 'Taken')" />
+            <Button size="small" text label="Give to…" @click="shown = 'give'" />
+            <Button size="small" text label="Letter sent" @click="log('sent-letter')" />
+            <Button size="small" text label="Set aside…" @click="shown = 'aside'" />
+            <Button size="small" text label="Close…" @click="shown = 'close'" />
+            <button class="word" @click="marked = new Set()">mark nobody</button>
+          </div>
+          <DeskTable
+            v-model:marked="marked"
+            :rows="rows"
+            :view="view"
+            :current="current"
+            :today="session.today"
+            :empty="
+              find
+                ? `Nobody here matches “${find}”.`
+                : (QUEUES.find((one) => one.id === queue)?.empty ?? '')
+            "
+            @open="open"
+            @sort="sortBy"
+          />
+          <p class="told" role="status">
+            {{ told }}
+            <button v-if="canUndo" class="word" @click="undo">Undo (u)</button>
+          </p>
+        </div>
+        <PersonInHand
+          v-if="row"
+          ref="panel"
+          v-model:note="note"
+          v-model:everywhere="everywhere"
+          :list="id"
+          :row="row"
+          :outcomes="outcomes"
+          :as-of="session.today"
+          :may-work="mayWork"
+          @outcome="log"
+          @note="keepNote"
+          @take="takeOrLetGo"
+          @let-go="takeOrLetGo"
+          @plan="shown = 'plan'"
+          @aside="shown = 'aside'"
+          @back="bringBack"
+          @close="shown = 'close'"
+          @reopen="bringBack"
+          @give="shown = 'give'"
+        />
+        <p v-else class="quiet">Nobody is open.</p>
+      </div>
+    </template>
+
+    <ReadingsDialog
+      :id="id"
+      v-model:visible="readingsShown"
+      :name="desk?.name ?? ''"
+      :may-change="mayChange"
+    />
+    <MannerDialog v-if="desk" :id="id" v-model:visible="mannerShown" :desk="desk" />
+    <SharingDialog :id="id" v-model:visible="sharingShown" :name="desk?.name ?? ''" />
+    <KeysDialog v-model:visible="keysShown" />
+    <PlanDialog v-model:visible="planShown" :today="session.today" @plan="plan" />
+    <ReasonDialog
+      v-model:visible="asideShown"
+      what="aside"
+      :people="targets.length"
+      :today="session.today"
+      @save="setAside"
+    />
+    <ReasonDialog
+      v-model:visible="closeShown"
+      what="close"
+      :people="targets.length"
+      :today="session.today"
+      @save="(reason) => about('CLOSE', 'Closed', { words: reason })"
+    />
+    <GiveDialog
+      v-model:visible="giveShown"
+      :people="targets.length"
+      @give="(to, name) => about('GIVE', `Given to ${name}`, { to })"
+    />
+    <ViewDialog
+      v-model:visible="viewShown"
+      :view="view"
+      :views="views"
+      @use="use"
+      @save="saveViews"
+    />
+  </div>
+</template>
+
+<style scoped>
+.desk {
+  display: flex;
+  flex-direction: column;
+  height: calc(100vh - 41px);
+  padding: 8px 16px 12px;
+  box-sizing: border-box;
+}
+
+.page-head {
+  gap: 6px;
+  margin-bottom: 4px;
+}
+
+.queues {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin-bottom: 6px;
+}
+
+.queues > [role='toolbar'] {
+  display: flex;
+  flex-wrap: wrap;
+  flex: 1;
+  gap: 2px;
+}
+
+.queue {
+  border: 0;
+  border-bottom: 2px solid transparent;
+  background: none;
+  color: var(--ink);
+  padding: 3px 7px;
+  cursor: pointer;
+}
+
+.queue[aria-pressed='true'] {
+  border-bottom-color: var(--amber);
+  background: #efe7d4;
+}
+
+.queues select {
+  border: 1px solid var(--rule);
+  border-radius: 3px;
+  background: var(--sheet);
+  color: var(--ink);
+  padding: 3px;
+}
+
+.queues :deep(input) {
+  width: 120px;
+}
+
+.sides {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 430px;
+  gap: 12px;
+  flex: 1;
+  min-height: 0;
+}
+
+.queue-side {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+
+.told {
+  margin: 4px 6px 0;
+  min-height: 20px;
+  color: var(--soft-ink);
+}
+
+.bulk {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px;
+  background: #edf3ee;
+  padding: 2px 8px;
+}
+</style>

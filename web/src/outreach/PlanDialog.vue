@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { fromIso, toIso } from '@/days'
+import Button from 'primevue/button'
+import DatePicker from 'primevue/datepicker'
+import Dialog from 'primevue/dialog'
+import Select from 'primevue/select'
+import { ref, watch } from 'vue'
+import { STEPS, type Step } from './words'
+
+/** What is to be done next about somebody, and when. */
+const visible = defineModel<boolean>('visible', { required: true })
+const { today } = defineProps<{ today: string }>()
+const emit = defineEmits<{ plan: [step: Step, day: string] }>()
+
+const AHEAD = [
+  { name: 'Tomorrow', days: 1 },
+  { name: 'In a week', days: 7 },
+  { name: 'In two weeks', days: 14 },
+  { name: 'In four weeks', days: 28 },
+]
+
+const step = ref<Step>('CALL')
+const day = ref('')
+
+watch(visible, (shown) => {
+  if (shown) {
+    step.value = 'CALL'
+    day.value = ahead(7)
+  }
+})
+
+function ahead(days: number): string {
+  const date = fromIso(today) ?? new Date()
+  date.setDate(date.getDate() + days)
+  return toIso(date)
+}
+
+function save() {
+  emit('plan', step.value, day.value)
+  visible.value = false
+}
+</script>
+
+<template>
+  <Dialog v-model:visible="visible" modal header="What comes next" :style="{ width: '420px' }">
+    <form class="form" @submit.prevent="save">
+      <label for="next-step">What</label>
+      <Select
+        v-model="step"
+        label-id="next-step"
+        :options="[...STEPS]"
+        option-label="name"
+        option-value="step"
+      />
+      <label for="next-day">When</label>
+      <DatePicker
+        :model-value="fromIso(day)"
+        date-format="d M yy"
+        input-id="next-day"
+        autofocus
+        @update:model-value="day = $event instanceof Date ? toIso($event) : day"
+      />
+      <span></span>
+      <span class="ahead">
+        <button
+          v-for="one in AHEAD"
+          :key="one.days"
+          type="button"
+          class="word"
+          @click="day = ahead(one.days)"
+        >
+          {{ one.name }}
+        </button>
+      </span>
+      <span></span>
+      <span class="buttons">
+        <Button type="submit" label="Plan it" />
+        <Button type="button" text label="Leave as it was" @click="visible = false" />
+      </span>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+.ahead {
+  display: flex;
+  gap: 12px;
+}
+</style>

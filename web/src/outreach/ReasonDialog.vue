@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { fromIso, toIso } from '@/days'
+import Button from 'primevue/button'
+import DatePicker from 'primevue/datepicker'
+import Dialog from 'primevue/dialog'
+import Textarea from 'primevue/textarea'
+import { ref, watch } from 'vue'
+
+/** Why somebody is set aside, with an end where there is one, or closed on the list. */
+const visible = defineModel<boolean>('visible', { required: true })
+const { what, people, today } = defineProps<{
+  what: 'aside' | 'close'
+  people: number
+  today: string
+}>()
+const emit = defineEmits<{ save: [reason: string, until: string, everywhere: boolean] }>()
+
+const OFFERED = {
+  aside: [
+    'Asked to be left alone for now',
+    'Done elsewhere, proof on its way',
+    'No longer applies',
+  ],
+  close: ['No response', 'Declined', 'Done elsewhere', 'Cannot be reached'],
+} as const
+
+const reason = ref('')
+const until = ref('')
+const everywhere = ref(false)
+
+watch(visible, (shown) => {
+  if (shown) {
+    reason.value = what === 'close' ? OFFERED.close[0] : ''
+    until.value = ''
+    everywhere.value = false
+  }
+})
+
+function save() {
+  emit('save', reason.value.trim(), until.value, everywhere.value)
+  visible.value = false
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    :header="
+      (what === 'aside' ? 'Set aside' : 'Close on this list') +
+      (people > 1 ? `: ${String(people)} people` : '')
+    "
+    :style="{ width: '480px' }"
+  >
+    <form class="form" @submit.prevent="save">
+      <label for="reason">Why</label>
+      <span>
+        <Textarea id="reason" v-model="reason" rows="2" fluid autofocus required />
+        <span class="offered">
+          <button
+            v-for="one in OFFERED[what]"
+            :key="one"
+            type="button"
+            class="word"
+            @click="reason = one"
+          >
+            {{ one }}
+          </button>
+        </span>
+      </span>
+      <template v-if="what === 'aside'">
+        <label for="until">Until</label>
+        <DatePicker
+          :model-value="fromIso(until)"
+          date-format="d M yy"
+          input-id="until"
+          show-button-bar
+          placeholder="for good"
+          :min-date="fromIso(today) ?? undefined"
+          @update:model-value="until = $event instanceof Date ? toIso($event) : ''"
+        />
+        <span></span>
+        <label
+          ><input v-model="everywhere" type="checkbox" /> on all lists, not this one alone</label
+        >
+      </template>
+      <span></span>
+      <span class="buttons">
+        <Button type="submit" :label="what === 'aside' ? 'Set aside' : 'Close'" />
+        <Button type="button" text label="Leave as it was" @click="visible = false" />
+      </span>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+.offered {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+}
+</style>

@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import { reactive, watch } from 'vue'
+import { COLUMNS, USUAL_VIEW, type ColumnId, type View } from './columns'
+
+/** Columns, their order, and grouping; kept under a name. */
+const visible = defineModel<boolean>('visible', { required: true })
+const { view, views } = defineProps<{ view: View; views: readonly View[] }>()
+const emit = defineEmits<{ use: [view: View]; save: [views: View[]] }>()
+
+const draft = reactive<View>({ ...USUAL_VIEW })
+
+function begin(from: View) {
+  Object.assign(draft, { ...from, columns: [...from.columns] })
+}
+
+watch(visible, (shown) => {
+  if (shown) {
+    begin(view)
+  }
+})
+
+function turn(id: ColumnId) {
+  draft.columns = draft.columns.includes(id)
+    ? draft.columns.filter((one) => one !== id)
+    : [...draft.columns, id]
+}
+
+function move(id: ColumnId, by: 1 | -1) {
+  const columns = [...draft.columns]
+  const at = columns.indexOf(id)
+  const other = columns[at + by]
+  if (other) {
+    columns[at] = other
+    columns[at + by] = id
+    draft.columns = columns
+  }
+}
+
+/** Those that are shown in their order, then the others. */
+function ordered() {
+  const rest = COLUMNS.filter((column) => !draft.columns.includes(column.id))
+  return [...draft.columns.map((id) => COLUMNS.find((column) => column.id === id)), ...rest].filter(
+    (column) => column !== undefined,
+  )
+}
+
+function use() {
+  emit('use', { ...draft, columns: [...draft.columns], name: draft.name.trim() || 'Usual' })
+  visible.value = false
+}
+</script>
+
+<template>
+  <Dialog v-model:visible="visible" modal header="Columns of the desk" :style="{ width: '520px' }">
+    <form @submit.prevent="use">
+      <p v-if="views.length > 1" class="kept">
+        Yours:
+        <span v-for="one in views" :key="one.name">
+          <button type="button" class="word" @click="begin(one)">{{ one.name }}</button>
+          <button
+            type="button"
+            class="word"
+            :aria-label="`Forget ${one.name}`"
+            @click="
+              emit(
+                'save',
+                views.filter((other) => other.name !== one.name),
+              )
+            "
+          >
+            ×
+          </button>
+        </span>
+      </p>
+      <ul>
+        <li v-for="column in ordered()" :key="column.id">
+          <label>
+            <input
+              type="checkbox"
+              :checked="draft.columns.includes(column.id)"
+              :disabled="column.id === 'name'"
+              @change="turn(column.id)"
+            />
+            {{ column.name }}
+          </label>
+          <template v-if="draft.columns.includes(column.id)">
+            <button
+              type="button"
+              class="word"
+              :aria-label="`${column.name} further left`"
+              @click="move(column.id, -1)"
+            >
+              ↑
+            </button>
+            <button
+              type="button"
+              class="word"
+              :aria-label="`${column.name} further right`"
+              @click="move(column.id, 1)"
+            >
+              ↓
+            </button>
+          </template>
+        </li>
+      </ul>
+      <div class="form">
+        <label for="group-by">Group by</label>
+        <select id="group-by" v-model="draft.groupBy">
+          <option value="">nothing</option>
+          <option v-for="column in COLUMNS" :key="column.id" :value="column.id">
+            {{ column.name }}
+          </option>
+        </select>
+        <label for="view-name">Kept as</label>
+        <InputText id="view-name" v-model="draft.name" maxlength="60" />
+        <span></span>
+        <span class="buttons">
+          <Button type="submit" label="Use it" />
+          <Button type="button" text label="Leave as it was" @click="visible = false" />
+        </span>
+      </div>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 0 0 10px;
+  padding: 0;
+  columns: 2;
+}
+
+li {
+  display: flex;
+  gap: 8px;
+  padding: 1px 0;
+}
+
+li label {
+  min-width: 120px;
+}
+
+.kept {
+  display: flex;
+  gap: 10px;
+  margin-top: 0;
+}
+</style>

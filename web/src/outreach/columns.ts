@@ -1,0 +1,159 @@
+import { dayWords, shortDayWords } from '@/days'
+import { daysBetween, type DeskRow } from './queues'
+import { STATES, stepWords } from './words'
+
+export type ColumnId =
+  | 'name'
+  | 'age'
+  | 'due'
+  | 'overdue'
+  | 'band'
+  | 'next'
+  | 'hand'
+  | 'last'
+  | 'phone'
+  | 'provider'
+  | 'site'
+  | 'joined'
+  | 'also'
+  | 'state'
+  | 'language'
+  | 'by'
+  | 'why'
+
+/** A column of the desk: what it shows of somebody, and by what it sorts. */
+export interface DeskColumn {
+  id: ColumnId
+  name: string
+  /** As a part of the width. */
+  width: string
+  /** Whether it tells who somebody is, and is veiled. */
+  telling?: boolean
+  text: (row: DeskRow, today: string) => string
+  key?: (row: DeskRow, today: string) => string | number
+}
+
+const NO_DUE_DATE = '9999-12-31'
+
+function overdue(row: DeskRow, today: string): number {
+  return row.due === 'never' ? Number.MAX_SAFE_INTEGER : row.due ? daysBetween(row.due, today) : -1
+}
+
+export const COLUMNS: readonly DeskColumn[] = [
+  { id: 'name', name: 'Name', width: '1.6fr', telling: true, text: (row) => row.person.name },
+  {
+    id: 'age',
+    name: 'Age',
+    width: '44px',
+    text: (row) => row.person.age,
+    key: (row) => Number.parseInt(row.person.age || '-1'),
+  },
+  {
+    id: 'due',
+    name: 'Due',
+    width: '92px',
+    text: (row) => (row.due === 'never' ? 'never met' : row.due ? dayWords(row.due) : ''),
+    key: (row) => (row.due === 'never' ? '' : row.due || NO_DUE_DATE),
+  },
+  {
+    id: 'overdue',
+    name: 'Days late',
+    width: '70px',
+    text: (row, today) => {
+      const days = overdue(row, today)
+      return row.due === 'never' || days < 0 ? '' : String(days)
+    },
+    key: overdue,
+  },
+  { id: 'band', name: 'Band', width: '1fr', text: (row) => row.band },
+  {
+    id: 'next',
+    name: 'Next',
+    width: '1.3fr',
+    text: (row, today) =>
+      row.nextStep === 'NONE'
+        ? ''
+        : `${stepWords(row.nextStep)}, ${shortDayWords(row.nextOn, today)}`,
+    key: (row) => row.nextOn || NO_DUE_DATE,
+  },
+  {
+    id: 'hand',
+    name: 'In hand',
+    width: '0.9fr',
+    text: (row) => (row.inHand ? (row.inHand.mine ? 'me' : row.inHand.name) : ''),
+  },
+  {
+    id: 'last',
+    name: 'Last attempt',
+    width: '1.2fr',
+    text: (row, today) =>
+      row.lastAttempt
+        ? `${row.lastAttempt.outcome}, ${shortDayWords(row.lastAttempt.on, today)}`
+        : '',
+    key: (row) => row.lastAttempt?.on ?? '',
+  },
+  {
+    id: 'phone',
+    name: 'Phone',
+    width: '104px',
+    telling: true,
+    text: (row) => row.person.phone,
+  },
+  { id: 'provider', name: 'Provider', width: '1fr', text: (row) => row.person.provider },
+  { id: 'site', name: 'Site', width: '0.8fr', text: (row) => row.person.site },
+  {
+    id: 'joined',
+    name: 'Joined',
+    width: '92px',
+    text: (row) => dayWords(row.joinedOn),
+    key: (row) => row.joinedOn,
+  },
+  { id: 'also', name: 'Also on', width: '1fr', text: (row) => row.alsoOn.join(', ') },
+  { id: 'state', name: 'State', width: '0.8fr', text: (row) => STATES[row.state] },
+  { id: 'language', name: 'Language', width: '72px', text: (row) => row.language },
+  { id: 'by', name: 'Contact by', width: '80px', text: (row) => row.contactBy },
+  { id: 'why', name: 'Why', width: '2fr', text: (row) => row.heldBack ?? row.setAside ?? row.why },
+]
+
+export function columnOf(id: string): DeskColumn | undefined {
+  return COLUMNS.find((column) => column.id === id)
+}
+
+/** How the desk is laid out for somebody. */
+export interface View {
+  name: string
+  columns: ColumnId[]
+  sortBy: ColumnId
+  descending: boolean
+  groupBy: ColumnId | ''
+}
+
+export const USUAL_VIEW: View = {
+  name: 'Usual',
+  columns: ['name', 'age', 'due', 'band', 'next', 'hand', 'last'],
+  sortBy: 'due',
+  descending: false,
+  groupBy: '',
+}
+
+function compare(one: string | number, other: string | number): number {
+  return typeof one === 'number' && typeof other === 'number'
+    ? one - other
+    : String(one).localeCompare(String(other), 'en', { sensitivity: 'base' })
+}
+
+/** Sorts by a view: by its group, by its column, and then by name. By due date, who is to check comes last. */
+export function sorted(rows: readonly DeskRow[], view: View, today: string): DeskRow[] {
+  const by = columnOf(view.sortBy)
+  const group = columnOf(view.groupBy)
+  const key = (column: DeskColumn, row: DeskRow) => (column.key ?? column.text)(row, today)
+  return [...rows].sort(
+    (one, other) =>
+      (group ? compare(group.text(one, today), group.text(other, today)) : 0) ||
+      (view.sortBy === 'due'
+        ? Number(one.standing === 'CHECK') - Number(other.standing === 'CHECK')
+        : 0) ||
+      (by ? compare(key(by, one), key(by, other)) * (view.descending ? -1 : 1) : 0) ||
+      compare(one.person.name, other.person.name),
+  )
+}

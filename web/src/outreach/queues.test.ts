@@ -1,0 +1,83 @@
+import { describe, expect, it } from 'vitest'
+import { sorted, USUAL_VIEW } from './columns'
+import { isIn, QUEUES, type DeskRow, type QueueId } from './queues'
+
+const TODAY = '2026-11-23'
+
+function row(id: string, fields: Partial<DeskRow> = {}): DeskRow {
+  return {
+    person: {
+      id,
+      name: id,
+      born: '',
+      age: '70',
+      phone: '',
+      provider: '',
+      site: '',
+      doNotContact: false,
+    },
+    language: '',
+    contactBy: '',
+    revision: 1,
+    standing: 'ON',
+    state: 'TO_CONTACT',
+    due: '',
+    band: '',
+    joinedOn: '2026-01-01',
+    changedOn: '2026-01-01',
+    why: '',
+    nextStep: 'CALL',
+    nextOn: TODAY,
+    alsoOn: [],
+    ...fields,
+  }
+}
+
+function queuesOf(one: DeskRow): QueueId[] {
+  return QUEUES.map((queue) => queue.id).filter((queue) => isIn(queue, one, TODAY))
+}
+
+describe('the queues', () => {
+  it('hold somebody where they are looked for', () => {
+    expect(queuesOf(row('plain'))).toEqual(['open', 'nobodys', 'due'])
+    expect(queuesOf(row('later', { nextOn: '2026-11-24' }))).toEqual(['open', 'nobodys'])
+    expect(queuesOf(row('new', { joinedOn: '2026-11-17' }))).toContain('joined')
+    expect(queuesOf(row('old', { joinedOn: '2026-11-16' }))).not.toContain('joined')
+    expect(queuesOf(row('unsure', { standing: 'CHECK' }))).toContain('check')
+  })
+
+  it('keep who is not to be called out of the way, but in sight', () => {
+    expect(queuesOf(row('held', { heldBack: 'Was reached.' }))).toEqual(['held'])
+    expect(queuesOf(row('aside', { setAside: 'abroad', heldBack: 'Was reached.' }))).toEqual([
+      'aside',
+    ])
+    expect(queuesOf(row('closed', { state: 'CLOSED' }))).toEqual(['done'])
+  })
+
+  it('tell whose somebody is', () => {
+    const hand = { account: 'a', name: 'A', mine: true, since: '' }
+    expect(queuesOf(row('mine', { inHand: hand }))).toEqual(['open', 'mine', 'due'])
+    expect(queuesOf(row('theirs', { inHand: { ...hand, mine: false } }))).toEqual(['open'])
+  })
+})
+
+describe('the order of the desk', () => {
+  it('puts never met first and no due date last', () => {
+    const rows = [row('none'), row('late', { due: '2025-01-01' }), row('never', { due: 'never' })]
+    expect(sorted(rows, USUAL_VIEW, TODAY).map((one) => one.person.id)).toEqual([
+      'never',
+      'late',
+      'none',
+    ])
+  })
+
+  it('keeps groups together', () => {
+    const rows = [
+      row('b', { band: 'x', due: '2025-01-01' }),
+      row('a', { band: 'y', due: 'never' }),
+      row('c', { band: 'x', due: '2024-01-01' }),
+    ]
+    const view = { ...USUAL_VIEW, groupBy: 'band' as const, descending: true }
+    expect(sorted(rows, view, TODAY).map((one) => one.person.id)).toEqual(['b', 'c', 'a'])
+  })
+})

@@ -1,0 +1,73 @@
+import type { Schemas } from '@/api/client'
+
+export type DeskRow = Schemas['DeskRow']
+
+/** A pile of the desk, from which the next person is taken. */
+export interface Queue {
+  id: QueueId
+  name: string
+  /** What is said where nobody is in it. */
+  empty: string
+}
+
+export type QueueId =
+  'open' | 'mine' | 'nobodys' | 'due' | 'joined' | 'check' | 'progress' | 'held' | 'aside' | 'done'
+
+export const QUEUES: readonly Queue[] = [
+  { id: 'open', name: 'To do', empty: 'Nobody is left to do on this list.' },
+  { id: 'mine', name: 'Mine', empty: 'You have nobody in hand. Take somebody with t.' },
+  { id: 'nobodys', name: 'Nobody’s', empty: 'Everybody to do is in somebody’s hand.' },
+  { id: 'due', name: 'Due today', empty: 'Nothing more is due today.' },
+  { id: 'joined', name: 'Joined', empty: 'Nobody joined in the last seven days.' },
+  {
+    id: 'check',
+    name: 'To check',
+    empty: 'Nobody is to check: the records say enough of everybody.',
+  },
+  { id: 'progress', name: 'In progress', empty: 'Nobody was tried yet.' },
+  { id: 'held', name: 'Held back', empty: 'Nobody is held back.' },
+  { id: 'aside', name: 'Set aside', empty: 'Nobody is set aside.' },
+  { id: 'done', name: 'Done', empty: 'Nobody was done with or left in the last sixty days.' },
+]
+
+/** Somebody counts as joined for so many days. */
+const DAYS_JOINED = 7
+
+export function isOpen(row: DeskRow): boolean {
+  return row.state === 'TO_CONTACT' || row.state === 'IN_PROGRESS'
+}
+
+/** Whether somebody is to be called: on the list, and neither set aside nor held back. */
+function isToDo(row: DeskRow): boolean {
+  return isOpen(row) && row.setAside === undefined && row.heldBack === undefined
+}
+
+/** @param today an ISO date, as are all days of a row */
+export function isIn(queue: QueueId, row: DeskRow, today: string): boolean {
+  switch (queue) {
+    case 'open':
+      return isToDo(row)
+    case 'mine':
+      return isOpen(row) && row.inHand?.mine === true
+    case 'nobodys':
+      return isToDo(row) && row.inHand === undefined
+    case 'due':
+      return isToDo(row) && row.nextOn !== '' && row.nextOn <= today && row.inHand?.mine !== false
+    case 'joined':
+      return isOpen(row) && daysBetween(row.joinedOn, today) < DAYS_JOINED
+    case 'check':
+      return isToDo(row) && row.standing === 'CHECK'
+    case 'progress':
+      return isOpen(row) && row.state === 'IN_PROGRESS'
+    case 'held':
+      return isOpen(row) && row.setAside === undefined && row.heldBack !== undefined
+    case 'aside':
+      return isOpen(row) && row.setAside !== undefined
+    case 'done':
+      return !isOpen(row)
+  }
+}
+
+export function daysBetween(from: string, to: string): number {
+  return Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000)
+}

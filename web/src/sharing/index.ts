@@ -1,0 +1,1 @@
+export { default as SharingDialog } from './SharingDialog.vue'

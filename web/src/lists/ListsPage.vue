@@ -2,7 +2,12 @@
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { Stick, count, percent } from '@/stick'
 import { useQuery } from '@tanstack/vue-query'
+import Button from 'primevue/button'
+import { ref } from 'vue'
 import { RouterLink } from 'vue-router'
+import ComparedDialog from './ComparedDialog.vue'
+
+const comparedShown = ref(false)
 
 const { data, error } = useQuery({
   queryKey: ['lists'],
@@ -12,7 +17,15 @@ const { data, error } = useQuery({
 
 <template>
   <div class="page">
-    <div class="page-head"><h1>Lists</h1></div>
+    <div class="page-head">
+      <h1 class="grow">Lists</h1>
+      <Button
+        v-if="(data?.length ?? 0) > 1"
+        text
+        label="Compare two"
+        @click="comparedShown = true"
+      />
+    </div>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-else-if="data && data.length === 0">
       There is no list yet. Every saved criteria set has one; a coordinator makes them in Criteria.
@@ -49,6 +62,7 @@ const { data, error } = useQuery({
         </template>
       </li>
     </ul>
+    <ComparedDialog v-model:visible="comparedShown" :lists="data ?? []" />
   </div>
 </template>
 

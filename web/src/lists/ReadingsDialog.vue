@@ -9,8 +9,11 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
 import { movesOf } from './moves'
+import ReadingPlan from './ReadingPlan.vue'
 
-/** The readings of a list, and who joined and left at one of them, each with why. */
+type Reading = Schemas['ReadingView']
+
+/** The readings of a list; any two of them are compared: who joined, left and stayed, each with why. */
 const visible = defineModel<boolean>('visible', { required: true })
 const {
   id,
@@ -22,37 +25,61 @@ const {
   mayChange?: boolean
 }>()
 
+const OUTCOMES = { ON: 'YES', CHECK: 'UNSURE', OFF: 'NO' } as const
+const OCCASIONS: Record<Reading['occasion'], string> = {
+  BY_HAND: '',
+  RECORDS_CAME: 'when records came',
+  PUBLISHED: 'when it was published',
+  SCHEDULED: 'at its time',
+}
+
 const queries = useQueryClient()
-const address = computed(() => `/api/lists/${encodeURIComponent(id)}/readings`)
+const address = computed(() => `/api/lists/${encodeURIComponent(id)}`)
 const key = computed(() => ['lists', id, 'readings'])
 const problem = ref('')
 const taking = ref(false)
 const chosen = ref<number>()
+const beside = ref<number>()
 
 const { data: readings, error } = useQuery({
   queryKey: key,
-  queryFn: () => send<Schemas['ReadingView'][]>(address.value),
+  queryFn: () => send<Reading[]>(`${address.value}/readings`),
   enabled: visible,
 })
 const opened = computed(
   () => readings.value?.find((one) => one.id === chosen.value) ?? readings.value?.[0],
 )
-const { data: changes, error: changesError } = useQuery({
-  queryKey: computed(() => [...key.value, opened.value?.id]),
-  queryFn: () =>
-    send<Schemas['ChangeView'][]>(`${address.value}/${String(opened.value?.id)}/changes`),
-  enabled: computed(() => visible.value && opened.value !== undefined),
+/** The one that is compared with: the one before, unless another is chosen. */
+const other = computed(() => {
+  const all = readings.value ?? []
+  const index = all.findIndex((one) => one.id === opened.value?.id)
+  return all.find((one) => one.id === beside.value && one.id !== opened.value?.id) ?? all[index + 1]
 })
-const moves = computed(() => movesOf(changes.value ?? []))
+const { data: compared, error: comparedError } = useQuery({
+  queryKey: computed(() => [...key.value, other.value?.id, opened.value?.id]),
+  queryFn: () =>
+    send<Schemas['ReadingsCompared']>(
+      `${address.value}/readings-compared?from=${String(other.value?.id)}&to=${String(opened.value?.id)}`,
+    ),
+  enabled: computed(() => visible.value && opened.value !== undefined && other.value !== undefined),
+})
+const moves = computed(() => movesOf(compared.value?.people ?? []))
+const stayed = computed(() =>
+  (compared.value?.people ?? []).filter((one) => one.was === one.nowIs && one.nowIs !== 'OFF'),
+)
+const aside = computed(() =>
+  (compared.value?.people ?? []).filter((one) => one.setAside !== undefined),
+)
 
 watch(visible, () => {
   chosen.value = undefined
+  beside.value = undefined
 })
 
 async function take() {
   taking.value = true
   try {
-    const taken = await send<Schemas['ReadingView']>(address.value, { method: 'POST' })
+    const taken = await send<Reading>(`${address.value}/readings`, { method: 'POST' })
     problem.value = ''
     await queries.invalidateQueries({ queryKey: key.value })
     chosen.value = taken.id
@@ -63,8 +90,19 @@ async function take() {
   }
 }
 
-function whence(one: Schemas['ReadingView']): string {
-  return one.occasion === 'RECORDS_CAME' ? 'when records came' : one.takenBy
+function whence(one: Reading): string {
+  return OCCASIONS[one.occasion] || one.takenBy
+}
+
+/** What is different of somebody who stayed. */
+function differs(one: Schemas['Moved']): string {
+  const due = (iso: string) => (iso === 'never' ? 'never met' : iso ? dayWords(iso) : 'no due date')
+  return [
+    one.dueWas === one.dueIs ? '' : `due ${due(one.dueWas)}, now ${due(one.dueIs)}`,
+    one.bandWas === one.bandIs ? '' : `${one.bandWas || 'no band'}, now ${one.bandIs || 'no band'}`,
+  ]
+    .filter((words) => words !== '')
+    .join('; ')
 }
 </script>
 
@@ -73,11 +111,12 @@ function whence(one: Schemas['ReadingView']): string {
     v-model:visible="visible"
     modal
     :header="`Readings of “${name}”`"
-    :style="{ width: '1000px', maxWidth: '97vw' }"
+    :style="{ width: '1040px', maxWidth: '97vw' }"
   >
-    <p v-if="problem || error || changesError" class="notice" role="alert">
-      {{ problem || sentenceOf(error ?? changesError) }}
+    <p v-if="problem || error || comparedError" class="notice" role="alert">
+      {{ problem || sentenceOf(error ?? comparedError) }}
     </p>
+    <ReadingPlan :id="id" :may-change="mayChange" />
     <div class="sides">
       <section aria-label="Readings">
         <Button
@@ -88,8 +127,8 @@ function whence(one: Schemas['ReadingView']): string {
           @click="take"
         />
         <p v-if="readings?.length === 0" class="quiet">
-          None was taken yet. One is taken whenever records are brought in, or by hand; each is kept
-          with who was on the list.
+          None was taken yet. One is taken whenever records are brought in, at its time, or by hand;
+          each is kept with who was on the list.
         </p>
         <ol>
           <li v-for="one in readings" :key="one.id">
@@ -109,31 +148,73 @@ function whence(one: Schemas['ReadingView']): string {
         </ol>
       </section>
       <section v-if="opened" aria-label="What changed at this reading" class="changes">
-        <p v-if="opened === readings?.at(-1)" class="quiet">
+        <p v-if="!other" class="quiet">
           This is the first reading, so there is none to compare it with.
         </p>
-        <p v-else-if="changes?.length === 0" class="quiet">
-          Nobody’s place was another one than at the reading before.
+        <p v-else class="beside">
+          <label for="beside">{{ dayWords(opened.asOf) }} compared with</label>
+          <select
+            id="beside"
+            class="plain"
+            :value="other.id"
+            @change="beside = Number(($event.target as HTMLSelectElement).value)"
+          >
+            <option
+              v-for="one in readings?.filter((reading) => reading.id !== opened?.id)"
+              :key="one.id"
+              :value="one.id"
+            >
+              {{ dayWords(one.asOf) }}, {{ timeWords(one.takenAt) }}
+            </option>
+          </select>
+        </p>
+        <p v-if="compared && moves.length === 0" class="quiet">
+          Nobody’s place was another one than at that reading.
         </p>
         <template v-for="move in moves" :key="move.name">
-          <h3>{{ move.name }}: {{ count(move.changes.length) }}</h3>
+          <h3>{{ move.name }}: {{ count(move.people.length) }}</h3>
           <ul>
-            <li v-for="change in move.changes" :key="change.person.id">
-              <Drop :outcome="change.nowIs" />
+            <li v-for="one in move.people" :key="one.person.id">
+              <Drop :outcome="OUTCOMES[one.nowIs]" />
               <span>
-                <Veiled :text="change.person.name" />
-                <span v-if="change.person.age" class="quiet">, {{ change.person.age }}</span>
+                <Veiled :text="one.person.name" />
+                <span v-if="one.person.age" class="quiet">, {{ one.person.age }}</span>
                 <br />
                 <span class="quiet">
                   <VeiledWords
-                    :text="change.words"
-                    :telling="[change.person.born, change.person.name, change.person.phone]"
+                    :text="one.words"
+                    :telling="[one.person.born, one.person.name, one.person.phone]"
                   />
                 </span>
               </span>
             </li>
           </ul>
         </template>
+        <template v-if="aside.length">
+          <h3>Set aside since: {{ count(aside.length) }}</h3>
+          <ul>
+            <li v-for="one in aside" :key="one.person.id">
+              <Drop :outcome="OUTCOMES[one.nowIs]" />
+              <span
+                ><Veiled :text="one.person.name" /><br /><span class="quiet">{{
+                  one.setAside
+                }}</span></span
+              >
+            </li>
+          </ul>
+        </template>
+        <details v-if="stayed.length">
+          <summary>Stayed: {{ count(stayed.length) }}</summary>
+          <ul>
+            <li v-for="one in stayed" :key="one.person.id">
+              <Drop :outcome="OUTCOMES[one.nowIs]" />
+              <span
+                ><Veiled :text="one.person.name" />
+                <span class="quiet">{{ differs(one) }}</span></span
+              >
+            </li>
+          </ul>
+        </details>
       </section>
     </div>
   </Dialog>
@@ -174,6 +255,19 @@ section {
 
 .reading[aria-pressed='true'] {
   background: #efe7d4;
+}
+
+.beside {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin: 0;
+}
+
+summary {
+  cursor: pointer;
+  font-weight: 600;
+  margin-top: 8px;
 }
 
 h3 {

@@ -2,11 +2,11 @@ import type { Schemas } from '@/api/client'
 import { expect, it } from 'vitest'
 import { movesOf } from './moves'
 
-type Change = Schemas['ChangeView']
+type Moved = Schemas['Moved']
 
-function change(was: Change['was'], nowIs: Change['nowIs']): Change {
+function moved(was: Moved['was'], nowIs: Moved['nowIs']): Moved {
   const person = {
-    id: was + nowIs,
+    id: `${was} to ${nowIs}`,
     name: '',
     born: '',
     age: '',
@@ -15,22 +15,19 @@ function change(was: Change['was'], nowIs: Change['nowIs']): Change {
     site: '',
     doNotContact: false,
   }
-  return { person, was, nowIs, cause: 'TIME', words: '' }
+  return { person, was, nowIs, words: '', dueWas: '', dueIs: '', bandWas: '', bandIs: '' }
 }
 
-it('sorts changes by what they did, each once', () => {
-  const outcomes = ['NO', 'UNSURE', 'YES'] as const
-  const changes = outcomes
-    .flatMap((was) => outcomes.map((now) => [was, now] as const))
-    .filter(([was, now]) => was !== now)
-    .map(([was, now]) => change(was, now))
-  const moves = movesOf(changes)
-  expect(moves.map((move) => [move.name, move.changes.map((one) => one.person.id)])).toEqual([
-    ['Joined', ['NOYES', 'UNSUREYES']],
-    ['Left', ['YESNO']],
-    ['Now to check, was on the list', ['YESUNSURE']],
-    ['Now to check', ['NOUNSURE']],
-    ['No more to check', ['UNSURENO']],
+it('sorts people by what happened to their place, each once, without those who stayed', () => {
+  const places = ['OFF', 'CHECK', 'ON'] as const
+  const people = places.flatMap((was) => places.map((now) => moved(was, now)))
+  const moves = movesOf(people)
+  expect(moves.map((move) => [move.name, move.people.map((one) => one.person.id)])).toEqual([
+    ['Joined', ['OFF to ON', 'CHECK to ON']],
+    ['Left', ['ON to OFF']],
+    ['Now to check, was on the list', ['ON to CHECK']],
+    ['Now to check', ['OFF to CHECK']],
+    ['No more to check', ['CHECK to OFF']],
   ])
 })
 

@@ -1,26 +1,26 @@
 import type { Schemas } from '@/api/client'
 
-type Change = Schemas['ChangeView']
+type Moved = Schemas['Moved']
 
 /** What happened to some people between two readings. */
 export interface Move {
   name: string
-  changes: Change[]
+  people: Moved[]
 }
 
-/** Changes by what they did to a place on the list; moves that nobody made are left out. */
-export function movesOf(changes: readonly Change[]): Move[] {
-  const some = (name: string, which: (change: Change) => boolean) => ({
+/** People by what happened to their place on the list; moves that nobody made are left out. */
+export function movesOf(people: readonly Moved[]): Move[] {
+  const some = (name: string, which: (one: Moved) => boolean) => ({
     name,
-    changes: changes
-      .filter(which)
+    people: people
+      .filter((one) => one.was !== one.nowIs && which(one))
       .sort((one, other) => one.person.name.localeCompare(other.person.name)),
   })
   return [
-    some('Joined', (one) => one.nowIs === 'YES'),
-    some('Left', (one) => one.was === 'YES' && one.nowIs === 'NO'),
-    some('Now to check, was on the list', (one) => one.was === 'YES' && one.nowIs === 'UNSURE'),
-    some('Now to check', (one) => one.was === 'NO' && one.nowIs === 'UNSURE'),
-    some('No more to check', (one) => one.was === 'UNSURE' && one.nowIs === 'NO'),
-  ].filter((move) => move.changes.length > 0)
+    some('Joined', (one) => one.nowIs === 'ON'),
+    some('Left', (one) => one.was === 'ON' && one.nowIs === 'OFF'),
+    some('Now to check, was on the list', (one) => one.was === 'ON' && one.nowIs === 'CHECK'),
+    some('Now to check', (one) => one.was === 'OFF' && one.nowIs === 'CHECK'),
+    some('No more to check', (one) => one.was === 'CHECK' && one.nowIs === 'OFF'),
+  ].filter((move) => move.people.length > 0)
 }

@@ -83,6 +83,14 @@ class DemoIT {
     void the_views_stand_without_a_serious_fault() throws Exception {
         picture("lists");
         browser.click("Kidney function on water tablets");
+        browser.awaitText(".in-hand", "What came of it");
+        assertThat(browser.findAll("[data-row]").size()).isGreaterThanOrEqualTo(18);
+        picture("desk");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.click("All reasons and the time line");
+        browser.awaitText(".in-hand .person", "Time line");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.click("As of another day");
         browser.awaitText(".p-datatable", "Days overdue");
         browser.find(".p-datatable td .word");
         assertThat(browser.findAll(".p-datatable tbody tr").size()).isGreaterThanOrEqualTo(18);

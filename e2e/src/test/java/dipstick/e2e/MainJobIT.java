@@ -471,6 +471,9 @@ class MainJobIT {
         browser.awaitText("main", "Levels one after another");
         assertThat(browser.graveViolations()).isEmpty();
         browser.click("Levels one after another");
+        browser.awaitText(".desk-table", "Placewell");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.click("As of another day");
         browser.awaitText(".p-datatable", "Placewell");
         assertThat(browser.graveViolations()).isEmpty();
         WebElement day = browser.find(".as-of input");

@@ -1,5 +1,7 @@
 package dipstick.server;
 
+import dipstick.server.accounts.Accounts;
+import dipstick.server.accounts.Role;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
@@ -11,9 +13,11 @@ import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.stream.Stream;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -26,9 +30,10 @@ public final class RunningServer {
     private final ConfigurableApplicationContext context;
     private final String address;
 
-    private RunningServer() throws IOException {
-        Path data = Files.createTempDirectory("dipstick-server");
+    private RunningServer(Path data, Clock clock) {
         this.context = new SpringApplicationBuilder(DipstickApplication.class)
+                .initializers(context -> ((GenericApplicationContext) context)
+                        .registerBean("clockOfTest", Clock.class, () -> clock, bean -> bean.setPrimary(true)))
                 .run("--server.port=0", "--dipstick.data=" + data, "--dipstick.zone=Europe/Lisbon");
         this.address = "http://localhost:" + context.getEnvironment().getProperty("local.server.port");
         Runtime.getRuntime().addShutdownHook(new Thread(context::close));
@@ -36,9 +41,24 @@ public final class RunningServer {
 
     public static synchronized RunningServer shared() throws IOException {
         if (shared == null) {
-            shared = new RunningServer();
+            shared = new RunningServer(Files.createTempDirectory("dipstick-server"), Clock.systemUTC());
         }
         return shared;
+    }
+
+    /** Another one, over a data folder of its own, at a time of its own. */
+    public static RunningServer over(Path data, Clock clock) {
+        return new RunningServer(data, clock);
+    }
+
+    public void stop() {
+        context.close();
+    }
+
+    /** Somebody new with a role, signed in. */
+    public Visitor signedIn(String name, Role role) throws Exception {
+        bean(Accounts.class).create(name, "Person " + name, role, "a long password");
+        return visitor().signIn(name, "a%20long%20password");
     }
 
     public <T> T bean(Class<T> type) {

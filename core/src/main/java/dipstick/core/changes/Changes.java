@@ -3,11 +3,16 @@ package dipstick.core.changes;
 import dipstick.core.Outcome;
 import dipstick.core.changes.Change.Cause;
 import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.Criterion;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
+import dipstick.core.explain.Explainer;
 import dipstick.core.explain.NearTheLine;
+import dipstick.core.explain.Reason;
 import dipstick.core.explain.Turn;
 import dipstick.core.explain.Verdict;
+import dipstick.core.population.Codes;
+import dipstick.core.population.Events;
 import dipstick.core.wording.DayWords;
 import dipstick.core.wording.SentencePrinter;
 import java.time.LocalDate;
@@ -18,7 +23,8 @@ import java.util.function.Function;
  * Says why people's places on a list are others than at a reading before. The records of then are gone; so the reading
  * of now is taken apart into steps: the criteria of then on the day of then over the records of now, the same on the day of
  * now, and the criteria of now. What the stored answer and the first step differ in, the records did; then time, then the
- * criteria. The last step that brought the answer of now is the cause that is told.
+ * criteria. The last step that brought the answer of now is the cause that is told. A record of a day after the reading
+ * before is told as a record that came, not as time that went by.
  */
 public final class Changes {
     /** Further back the day on which time made the difference is not looked for. */
@@ -60,7 +66,7 @@ public final class Changes {
             return Optional.of(new Change(Cause.DIED, Verdict.of(evaluators.apply(after.asOf()), after, person)));
         }
         Outcome byRecords = days.reading(from).list().of(person);
-        return Optional.of(byRecords == is ? records(person, is) : new Change(Cause.TIME, time(person, is)));
+        return Optional.of(byRecords == is ? records(person, is) : sinceThen(person, is));
     }
 
     private String criteria(int person, Outcome is) {
@@ -74,16 +80,62 @@ public final class Changes {
                 .orElse("The criteria changed.");
     }
 
-    /** The last day on which the answer turned. */
-    private String time(int person, Outcome is) {
+    /**
+     * What counts only from a day after the reading before: because time went by, or because a record of those days came,
+     * which that reading could not know.
+     */
+    private Change sinceThen(int person, Outcome is) {
+        Optional<Turn> turn = lastTurn(person, is);
+        Evaluator now = evaluators.apply(after.asOf());
+        if (is == Outcome.NO) {
+            Optional<Criterion> keptOffBy = Verdict.keptOffBy(now, after, person);
+            boolean asked = keptOffBy.isEmpty() || isAsked(keptOffBy.get());
+            if (asked || isNew(now, person, keptOffBy.get())) {
+                return records(person, is);
+            }
+        } else if (turn.isPresent()) {
+            LocalDate before = turn.get().day().minusDays(1);
+            Optional<Criterion> keptOffBy = Verdict.keptOffBy(evaluators.apply(before), days.reading(before), person)
+                    .filter(criterion -> isNew(now, person, criterion));
+            if (keptOffBy.isPresent()) {
+                Reason reason =
+                        new Explainer(now, person).explain(keptOffBy.get().test());
+                return new Change(Cause.RECORDS, "New on record: " + reason.words());
+            }
+        }
+        return new Change(
+                Cause.TIME,
+                turn.map(days::why)
+                        .orElseGet(() ->
+                                "Time went by from " + DayWords.day(from) + " to " + DayWords.day(after.asOf()) + "."));
+    }
+
+    /** The last day on which the answer turned to what it is. */
+    private Optional<Turn> lastTurn(int person, Outcome is) {
         LocalDate day = after.asOf();
         for (int back = 0; back < MOST_DAYS && day.isAfter(from); back++, day = day.minusDays(1)) {
             Outcome dayBefore = days.reading(day.minusDays(1)).list().of(person);
             if (dayBefore != is) {
-                return days.why(new Turn(person, day, dayBefore, is));
+                return Optional.of(new Turn(person, day, dayBefore, is));
             }
         }
-        return "Time went by from " + DayWords.day(from) + " to " + DayWords.day(after.asOf()) + ".";
+        return Optional.empty();
+    }
+
+    private boolean isAsked(Criterion criterion) {
+        return !after.set().include().contains(criterion)
+                && !after.set().exclude().contains(criterion);
+    }
+
+    /** Whether a criterion answers as it does by a record of a day after the reading before. */
+    private boolean isNew(Evaluator now, int person, Criterion criterion) {
+        Events events = after.records().events();
+        return new Explainer(now, person)
+                .explain(criterion.test())
+                .wholeWitness()
+                .map(event -> events.on().codes().get(event))
+                .filter(code -> code != Codes.MISSING)
+                .anyMatch(code -> events.on().days().get(code).first() > from.toEpochDay());
     }
 
     private Change records(int person, Outcome is) {
@@ -93,11 +145,11 @@ public final class Changes {
             return new Change(Cause.RECORDS, "The records changed: " + words);
         }
         return Verdict.keptOffBy(evaluator, after, person)
-                .map(criterion -> after.set().exclude().contains(criterion)
-                        ? new Change(Cause.EXEMPT, "Exempt: " + words)
-                        : after.set().include().contains(criterion)
-                                ? new Change(Cause.RECORDS, "The records changed: " + words)
-                                : new Change(Cause.DONE, "Now on record: " + words))
+                .map(criterion -> isAsked(criterion)
+                        ? new Change(Cause.DONE, "Now on record: " + words)
+                        : after.set().exclude().contains(criterion)
+                                ? new Change(Cause.EXEMPT, "Exempt: " + words)
+                                : new Change(Cause.RECORDS, "The records changed: " + words))
                 .orElse(new Change(Cause.DONE, "Now on record: " + words));
     }
 }

@@ -56,7 +56,21 @@ class ChangesTest {
     @Test
     void what_should_be_on_record_came() {
         assertChange("seen", Outcome.YES, Cause.DONE, "Now on record: Visit on 10 Nov 2026.");
-        assertChange("booked", Outcome.YES, Cause.TIME, "From 20 Nov 2026 this counts: visit on 20 Nov 2026.");
+        assertChange("booked", Outcome.YES, Cause.DONE, "Now on record: Visit on 20 Nov 2026.");
+    }
+
+    @Test
+    void a_record_of_a_day_since_the_reading_before_came_rather_than_that_time_went_by() {
+        CriteriaSet seen = Records.set(
+                RECORDS,
+                "'include': [{'id': 'seen', 'test': {'events': {'kinds': ['visit'], 'window': {'last': 'P30D'}}}}]");
+        assertThat(changes(seen).of(person("booked"), Outcome.NO))
+                .contains(new Change(Cause.RECORDS, "New on record: Visit on 20 Nov 2026."));
+        CriteriaSet exempt = Records.set(
+                RECORDS,
+                "'exclude': [{'id': 'seen', 'test': {'events': {'kinds': ['visit'], 'window': {'last': 'P30D'}}}}]");
+        assertThat(changes(exempt).of(person("booked"), Outcome.YES))
+                .contains(new Change(Cause.EXEMPT, "Exempt: Visit on 20 Nov 2026."));
     }
 
     @Test

@@ -55,7 +55,7 @@ class SecurityConfiguration {
                         .hasRole(coordinator)
                         .requestMatchers("/api/people/**")
                         .hasAnyRole(coordinator, clinician)
-                        .requestMatchers("/api/lists/**")
+                        .requestMatchers("/api/lists/**", "/api/lists-compared")
                         // What somebody may do with each list, its controllers ask of Sharing.
                         .hasAnyRole(coordinator, caller, clinician, manager)
                         .requestMatchers("/api/**", "/v3/**")

@@ -69,7 +69,7 @@ public class Desk {
         return entries.ofSet(set).stream()
                 .filter(entry -> entry.isOpen()
                         || !entry.changedOn().plusDays(DAYS_SHOWN).isBefore(day))
-                .map(entry -> rows.row(entry, SeenPeople.line(records, entry.person(), day)))
+                .map(entry -> rows.row(entry, PersonLine.of(records, entry.person(), day)))
                 .filter(row -> who.maySeePeopleOf(row.person().provider()))
                 .toList();
     }

@@ -5,7 +5,6 @@ import dipstick.server.accounts.Colleague;
 import dipstick.server.people.PersonLine;
 import dipstick.server.records.Views;
 import java.time.LocalDate;
-import java.util.OptionalInt;
 import org.springframework.stereotype.Component;
 
 /** The people of lists as the records have them now; somebody who is not on file any more keeps their id. */
@@ -22,11 +21,7 @@ class SeenPeople {
     }
 
     boolean maySee(Colleague who, String person) {
-        return who.maySeePeopleOf(line(records(), person, LocalDate.EPOCH).provider());
-    }
-
-    static PersonLine line(Population records, String person, LocalDate asOf) {
-        OptionalInt number = records.find(person);
-        return number.isPresent() ? PersonLine.of(records, number.getAsInt(), asOf) : PersonLine.notOnFile(person);
+        return who.maySeePeopleOf(
+                PersonLine.of(records(), person, LocalDate.EPOCH).provider());
     }
 }

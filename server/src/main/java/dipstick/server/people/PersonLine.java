@@ -45,9 +45,12 @@ public record PersonLine(
                 flag(population, person, "do_not_contact"));
     }
 
-    /** Somebody whose own record is gone; they keep their id. */
-    public static PersonLine notOnFile(String id) {
-        return new PersonLine(id, id, "", "", "", "", "", false);
+    /** Somebody by their id; where their own record is gone, they keep that. */
+    public static PersonLine of(Population population, String id, LocalDate asOf) {
+        var person = population.find(id);
+        return person.isPresent()
+                ? of(population, person.getAsInt(), asOf)
+                : new PersonLine(id, id, "", "", "", "", "", false);
     }
 
     /** Family name first, as lists are sorted; the id where there is no name. */

@@ -43,11 +43,11 @@ class ReadingsTest {
         assertThat(readings.at("/0/joined").asInt()).isEqualTo(1);
         assertThat(readings.at("/0/gone").asInt()).isEqualTo(1);
         assertThat(changes(coordinator, readings.at("/1/id")))
-                .containsExactly("read-1 NO DONE Now on record: Seen at home on " + words(yesterday) + ".");
+                .containsExactly("read-1 OFF DONE Now on record: Seen at home on " + words(yesterday) + ".");
         assertThat(changes(coordinator, readings.at("/0/id")))
                 .containsExactlyInAnyOrder(
-                        "read-2 NO EXEMPT Exempt: Status is moved away.",
-                        "read-4 YES RECORDS The records changed: No “read visit” record from "
+                        "read-2 OFF EXEMPT Exempt: Status is moved away.",
+                        "read-4 ON RECORDS The records changed: No “read visit” record from "
                                 + words(LocalDate.now(ZoneOffset.UTC).minusMonths(12)) + " to "
                                 + words(LocalDate.now(ZoneOffset.UTC)) + ". None on record at any time.");
 
@@ -57,11 +57,12 @@ class ReadingsTest {
         JsonNode last = take(coordinator);
         assertThat(last.get("version").asInt()).isEqualTo(2);
         assertThat(changes(coordinator, last.get("id")))
-                .containsExactly("read-3 NO CRITERIA The criteria changed: “id is read-4” keeps them off now.");
+                .containsExactly("read-3 OFF CRITERIA The criteria changed: “id is read-4” keeps them off now.");
 
         Visitor caller = People.caller();
         assertThat(caller.get("/api/lists/read-list/readings").json()).hasSize(4);
-        assertThat(caller.get("/api/lists/read-list/readings/999999/changes").status())
+        assertThat(caller.get("/api/lists/read-list/readings-compared?from=1&to=999999")
+                        .status())
                 .isEqualTo(404);
     }
 
@@ -73,14 +74,23 @@ class ReadingsTest {
         return DayWords.day(day);
     }
 
+    /** Whose place is another one than at the reading before. */
     private static List<String> changes(Visitor visitor, JsonNode reading) throws Exception {
-        return visitor.get("/api/lists/read-list/readings/" + reading.asLong() + "/changes")
+        List<Long> ids = visitor.get("/api/lists/read-list/readings")
                 .json()
                 .valueStream()
-                .map(change -> change.at("/person/id").asString() + " "
-                        + change.get("nowIs").asString() + " "
-                        + change.get("cause").asString() + " "
-                        + change.get("words").asString())
+                .map(one -> one.get("id").asLong())
+                .toList();
+        long before = ids.get(ids.indexOf(reading.asLong()) + 1);
+        return visitor.get("/api/lists/read-list/readings-compared?from=" + before + "&to=" + reading.asLong())
+                .json()
+                .get("people")
+                .valueStream()
+                .filter(moved -> !moved.get("was").equals(moved.get("nowIs")))
+                .map(moved -> moved.at("/person/id").asString() + " "
+                        + moved.get("nowIs").asString() + " "
+                        + moved.get("cause").asString() + " "
+                        + moved.get("words").asString())
                 .toList();
     }
 }

@@ -3,10 +3,12 @@ import { has, homeOf, placesOf } from './places'
 
 describe('places', () => {
   it('are those of any of somebody’s roles', () => {
-    expect(placesOf(['CALLER']).map((place) => place.name)).toEqual(['Lists'])
+    expect(placesOf(['CALLER']).map((place) => place.name)).toEqual(['Today', 'Lists'])
     expect(placesOf(['CALLER', 'ADMINISTRATOR']).map((place) => place.name)).toEqual([
+      'Today',
       'Lists',
       'Records',
+      'Practice',
     ])
   })
 
@@ -18,8 +20,8 @@ describe('places', () => {
   })
 
   it('begin with the first that somebody has', () => {
-    expect(homeOf(['COORDINATOR', 'ADMINISTRATOR'])).toBe('/criteria')
-    expect(homeOf(['MANAGER'])).toBe('/lists')
+    expect(homeOf(['COORDINATOR', 'ADMINISTRATOR'])).toBe('/today')
+    expect(homeOf(['ADMINISTRATOR'])).toBe('/records')
     expect(homeOf([])).toBe('/')
   })
 })

@@ -11,10 +11,12 @@ const LIST_READERS: readonly Role[] = ['COORDINATOR', 'CALLER', 'CLINICIAN', 'MA
 
 /** In the order of the strip; somebody begins in the first that they have. */
 export const PLACES: readonly PlaceOfWork[] = [
+  { to: '/today', name: 'Today', roles: LIST_READERS },
   { to: '/criteria', name: 'Criteria', roles: ['COORDINATOR'] },
   { to: '/lists', name: 'Lists', roles: LIST_READERS },
   { to: '/people', name: 'People', roles: ['COORDINATOR', 'CLINICIAN'] },
   { to: '/records', name: 'Records', roles: ['COORDINATOR', 'ADMINISTRATOR'] },
+  { to: '/practice', name: 'Practice', roles: ['COORDINATOR', 'MANAGER', 'ADMINISTRATOR'] },
 ]
 
 export function placesOf(roles: readonly Role[]): PlaceOfWork[] {

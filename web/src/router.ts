@@ -5,7 +5,9 @@ import { DeskPage } from './outreach'
 import { PeoplePage } from './people'
 import { has, homeOf } from './places'
 import { RecordsPage } from './records'
+import { PracticePage } from './practice'
 import { useSession } from './session'
+import { TodayPage } from './today'
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -25,6 +27,8 @@ export const router = createRouter({
       children: [{ path: ':id', component: { render: () => null } }],
     },
     { path: '/records', component: RecordsPage },
+    { path: '/today', component: TodayPage },
+    { path: '/practice', component: PracticePage },
     { path: '/:other(.*)*', redirect: '/' },
   ],
 })

@@ -1,1 +1,2 @@
 export { useColleagues, type Colleague } from './colleagues'
+export { default as AccountsPanel } from './AccountsPanel.vue'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { sentenceOf } from '@/api/client'
 import { dayWords } from '@/days'
+import { OutDialog } from '@/exchange'
 import { ReadingsDialog } from '@/lists'
 import { useSession } from '@/session'
 import { SharingDialog } from '@/sharing'
@@ -10,7 +11,7 @@ import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, nextTick, ref, shallowRef, toRef, useTemplateRef, watch } from 'vue'
-import { RouterLink } from 'vue-router'
+import { RouterLink, useRoute } from 'vue-router'
 import { sorted, type ColumnId } from './columns'
 import DeskTable from './DeskTable.vue'
 import GiveDialog from './GiveDialog.vue'
@@ -34,16 +35,28 @@ const veil = useVeil()
 const { desk, error, work, undo, told, canUndo } = useDesk(toRef(() => id))
 const { view, views, use, save: saveViews } = useViews(toRef(() => id))
 
-const queue = ref<QueueId>('open')
+const route = useRoute()
+const asked = QUEUES.find((one) => one.id === route.query.queue)
+const queue = ref<QueueId>(asked?.id ?? 'open')
 const part = ref('')
 const find = ref('')
-const current = ref('')
+const current = ref(typeof route.query.person === 'string' ? route.query.person : '')
 const lastIndex = ref(0)
 const marked = shallowRef(new Set<string>())
 const note = ref('')
 const everywhere = ref(true)
 const shown = ref<
-  '' | 'readings' | 'manner' | 'sharing' | 'keys' | 'plan' | 'aside' | 'close' | 'give' | 'view'
+  | ''
+  | 'readings'
+  | 'manner'
+  | 'sharing'
+  | 'keys'
+  | 'plan'
+  | 'aside'
+  | 'close'
+  | 'give'
+  | 'view'
+  | 'out'
 >('')
 const panel = useTemplateRef('panel')
 
@@ -105,6 +118,10 @@ watch(
 
 watch([queue, part], () => {
   marked.value = new Set()
+  const first = rows.value[0]
+  if (first && !rows.value.some((one) => one.person.id === current.value)) {
+    current.value = first.person.id
+  }
 })
 
 watch(
@@ -140,15 +157,15 @@ function step(by: 1 | -1) {
   open(index < 0 ? (rows.value[lastIndex.value] ?? rows.value[0]) : rows.value[index + by])
 }
 
-/** The next person whom nobody has in hand, or who is mine, taken. */
+/** Takes whoever is open, if they are free; else goes on to the next who is free or mine. */
 async function takeNext() {
   const index = rows.value.findIndex((one) => one.person.id === current.value)
-  const from = index < 0 ? lastIndex.value : index + 1
+  const from = index < 0 ? lastIndex.value : index
   const free = (one: DeskRow) =>
-    isOpen(one) && one.setAside === undefined && one.inHand?.mine !== false
-  const next = [...rows.value.slice(from), ...rows.value.slice(0, from)].find(
-    (one) => free(one) && one.person.id !== current.value,
-  )
+    isOpen(one) &&
+    one.setAside === undefined &&
+    (one.inHand === undefined || (one.inHand.mine && one.person.id !== current.value))
+  const next = [...rows.value.slice(from), ...rows.value.slice(0, from)].find(free)
   if (next) {
     open(next)
     if (!next.inHand) {
@@ -178,6 +195,13 @@ async function log(outcome: string | undefined) {
     await about('ATTEMPT', known.name, fields)
     note.value = ''
   }
+}
+
+/** What was written to many, logged for each of them. */
+function logWritten(people: string[], outcome: string) {
+  const written = (desk.value?.rows ?? []).filter((one) => people.includes(one.person.id))
+  const name = outcomes.value.find((one) => one.id === outcome)?.name ?? outcome
+  void work('ATTEMPT', written, `${name}: ${String(written.length)} people`, { outcome })
 }
 
 async function keepNote() {
@@ -268,6 +292,7 @@ const asideShown = model('aside')
 const closeShown = model('close')
 const giveShown = model('give')
 const viewShown = model('view')
+const outShown = model('out')
 </script>
 
 <template>
@@ -288,6 +313,7 @@ const viewShown = model('view')
         @click="shown = 'manner'"
       />
       <Button v-if="mayChange" text size="small" label="Share" @click="shown = 'sharing'" />
+      <Button text size="small" label="Take out" @click="shown = 'out'" />
       <Button text size="small" label="Columns" @click="shown = 'view'" />
       <Button text size="small" label="Keys (?)" @click="shown = 'keys'" />
     </div>
@@ -326,7 +352,7 @@ const viewShown = model('view')
             {{ count(targets.length) }} marked:
             <Button size="small" text label="Take" @click="about('TAKE', 'Taken')" />
             <Button size="small" text label="Give to…" @click="shown = 'give'" />
-            <Button size="small" text label="Letter sent" @click="log('sent-letter')" />
+            <Button size="small" text label="Letter…" @click="shown = 'out'" />
             <Button size="small" text label="Set aside…" @click="shown = 'aside'" />
             <Button size="small" text label="Close…" @click="shown = 'close'" />
             <button class="word" @click="marked = new Set()">mark nobody</button>
@@ -403,6 +429,13 @@ const viewShown = model('view')
       v-model:visible="giveShown"
       :people="targets.length"
       @give="(to, name) => about('GIVE', `Given to ${name}`, { to })"
+    />
+    <OutDialog
+      v-model:visible="outShown"
+      :list="id"
+      :people="(marked.size ? targets : rows).map((one) => one.person.id)"
+      :example="current"
+      @written="logWritten"
     />
     <ViewDialog
       v-model:visible="viewShown"

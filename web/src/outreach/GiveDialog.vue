@@ -40,6 +40,7 @@ function give() {
       <Select
         v-model="to"
         label-id="give-to"
+        aria-label="Colleague"
         :options="working"
         option-label="displayName"
         option-value="name"

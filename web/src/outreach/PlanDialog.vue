@@ -48,6 +48,7 @@ function save() {
       <Select
         v-model="step"
         label-id="next-step"
+        aria-label="What"
         :options="[...STEPS]"
         option-label="name"
         option-value="step"

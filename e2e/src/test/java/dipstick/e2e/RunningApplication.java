@@ -3,7 +3,6 @@ package dipstick.e2e;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
 import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -73,8 +72,8 @@ final class RunningApplication implements AutoCloseable {
         try (BufferedReader lines =
                 new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8))) {
             lines.lines().forEach(output::add);
-        } catch (IOException closed) {
-            throw new UncheckedIOException(closed);
+        } catch (IOException killed) {
+            output.add("The output ended: " + killed.getMessage());
         }
     }
 
@@ -103,6 +102,12 @@ final class RunningApplication implements AutoCloseable {
         try (ServerSocket socket = new ServerSocket(0)) {
             return socket.getLocalPort();
         }
+    }
+
+    /** Ends it as a power cut would: nothing is told to it. */
+    void kill() {
+        process.destroyForcibly();
+        process.onExit().join();
     }
 
     @Override

@@ -99,6 +99,13 @@ public final class RunningServer {
             return this;
         }
 
+        /** What is at a path, byte by byte. */
+        public byte[] bytes(String path, String body) throws Exception {
+            HttpRequest.Builder request = request(path).header("Content-Type", "application/json");
+            return client.send(request.POST(BodyPublishers.ofString(body)).build(), BodyHandlers.ofByteArray())
+                    .body();
+        }
+
         public Reply get(String path) throws Exception {
             return send(request(path).GET());
         }

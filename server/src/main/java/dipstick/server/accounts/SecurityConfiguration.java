@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
@@ -55,7 +56,13 @@ class SecurityConfiguration {
                         .hasRole(coordinator)
                         .requestMatchers("/api/people/**")
                         .hasAnyRole(coordinator, clinician)
-                        .requestMatchers("/api/lists/**", "/api/lists-compared")
+                        .requestMatchers(HttpMethod.GET, "/api/letters", "/api/mail")
+                        .hasAnyRole(coordinator, caller, clinician)
+                        .requestMatchers("/api/letters/**", "/api/mail/sent")
+                        .hasRole(coordinator)
+                        .requestMatchers("/api/audit")
+                        .hasAnyRole(manager, administrator)
+                        .requestMatchers("/api/lists/**", "/api/lists-compared", "/api/today")
                         // What somebody may do with each list, its controllers ask of Sharing.
                         .hasAnyRole(coordinator, caller, clinician, manager)
                         .requestMatchers("/api/**", "/v3/**")

@@ -11,7 +11,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** A list as CSV: the columns of the command line first, then what a caller needs. No cell is a formula. */
+/** A list as CSV: the columns of the command line first, then who it is; no way to reach them. No cell is a formula. */
 final class ListCsv {
     /** What tells a spreadsheet that the file is UTF-8. */
     private static final String BYTE_ORDER_MARK = "\uFEFF";
@@ -31,7 +31,6 @@ final class ListCsv {
                     "overdue_days",
                     "name",
                     "born",
-                    "phone",
                     "provider",
                     "site",
                     "do_not_contact");
@@ -49,12 +48,7 @@ final class ListCsv {
         // The days overdue are a number of ours and may begin with a minus.
         Stream<String> first = Stream.of(person.id(), row.state().word(), row.due(), row.band());
         Stream<String> last = Stream.of(
-                person.name(),
-                person.born(),
-                person.phone(),
-                person.provider(),
-                person.site(),
-                person.doNotContact() ? "yes" : "");
+                person.name(), person.born(), person.provider(), person.site(), person.doNotContact() ? "yes" : "");
         String days = row.overdueDays().map(String::valueOf).orElse("");
         return Stream.of(first.map(SafeCell::of), Stream.of(days), last.map(SafeCell::of))
                 .flatMap(cells -> cells)

@@ -14,7 +14,9 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -72,6 +74,36 @@ public class Desk {
                 .map(entry -> rows.row(entry, PersonLine.of(records, entry.person(), day)))
                 .filter(row -> who.maySeePeopleOf(row.person().provider()))
                 .toList();
+    }
+
+    /** Some of those whom whoever is signed in may see, in the order in which they are named. */
+    public List<Listed> listed(String set, List<String> people) {
+        Map<String, DeskRow> byPerson =
+                rows(set).stream().collect(Collectors.toMap(row -> row.person().id(), Function.identity()));
+        return people.stream()
+                .distinct()
+                .map(byPerson::get)
+                .filter(Objects::nonNull)
+                .map(Desk::listed)
+                .toList();
+    }
+
+    private static Listed listed(DeskRow row) {
+        return new Listed(
+                row.person(),
+                row.standing() == Entry.Standing.CHECK ? "to check" : "on the list",
+                row.state().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                row.due(),
+                row.band(),
+                row.why(),
+                Wording.step(row.nextStep()),
+                row.nextOn(),
+                row.inHand().map(InHand::name).orElse(""),
+                row.lastAttempt().map(LastAttempt::outcome).orElse(""),
+                row.lastAttempt().map(LastAttempt::on).orElse(""),
+                row.joinedOn(),
+                String.join(", ", row.alsoOn()),
+                row.setAside().or(row::heldBack).orElse(""));
     }
 
     /** What is known of everybody of a list, read at once. */

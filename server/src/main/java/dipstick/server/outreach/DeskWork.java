@@ -305,7 +305,8 @@ class DeskWork {
                     settled.stream()
                             .map(one -> sets.get(one.setId()).publishedName().replace(";", ","))
                             .toList());
-            if (entry.isOpen() && handBefore.isEmpty()) {
+            // What is sent to many is not yet a person in hand.
+            if (entry.isOpen() && handBefore.isEmpty() && outcome.effect() != Effect.SENT) {
                 acts.take(new Hand(entry.person(), who.name(), today.now()));
             }
         }

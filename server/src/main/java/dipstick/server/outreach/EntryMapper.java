@@ -21,6 +21,10 @@ interface EntryMapper {
     @Select("SELECT " + COLUMNS + " FROM list_entry WHERE person = #{person} ORDER BY set_id")
     List<Entry> ofPerson(String person);
 
+    /** All that are open, of all lists. */
+    @Select("SELECT " + COLUMNS + " FROM list_entry WHERE " + OPEN + " ORDER BY id")
+    List<Entry> open();
+
     @Select("SELECT " + COLUMNS + " FROM list_entry WHERE set_id = #{set} AND person = #{person}")
     Optional<Entry> find(String set, String person);
 

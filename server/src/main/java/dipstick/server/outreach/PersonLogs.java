@@ -1,11 +1,8 @@
 package dipstick.server.outreach;
 
-import dipstick.core.evaluate.Evaluator;
-import dipstick.core.explain.Verdict;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.criteria.CriteriaSets;
-import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.outreach.PersonLog.LoggedAct;
 import dipstick.server.outreach.PersonLog.OnList;
@@ -14,7 +11,6 @@ import dipstick.server.sharing.Sharing;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -25,7 +21,7 @@ class PersonLogs {
     private final EntryMapper entries;
     private final ActMapper acts;
     private final Outcomes outcomes;
-    private final Evaluators evaluators;
+    private final Reasons reasons;
     private final CriteriaSets sets;
     private final Sharing sharing;
     private final Accounts accounts;
@@ -34,14 +30,14 @@ class PersonLogs {
             EntryMapper entries,
             ActMapper acts,
             Outcomes outcomes,
-            Evaluators evaluators,
+            Reasons reasons,
             CriteriaSets sets,
             Sharing sharing,
             Accounts accounts) {
         this.entries = entries;
         this.acts = acts;
         this.outcomes = outcomes;
-        this.evaluators = evaluators;
+        this.reasons = reasons;
         this.sets = sets;
         this.sharing = sharing;
         this.accounts = accounts;
@@ -51,7 +47,6 @@ class PersonLogs {
         Map<String, SavedSet> seen = sets.inForce().stream()
                 .filter(set -> sharing.here(set.id()).includes(Right.VIEW))
                 .collect(Collectors.toMap(SavedSet::id, Function.identity()));
-        Evaluator evaluator = evaluators.asOf(Optional.empty());
         List<OnList> lists = entries.ofPerson(person).stream()
                 .filter(entry -> seen.containsKey(entry.setId()))
                 .map(entry -> new OnList(
@@ -60,7 +55,7 @@ class PersonLogs {
                         entry.standing(),
                         entry.state(),
                         entry.dueOn(),
-                        why(seen.get(entry.setId()), evaluator, person),
+                        reasons.why(seen.get(entry.setId()), person),
                         entry.isOpen()))
                 .toList();
         Map<String, AttemptOutcome> known = outcomes.byId();
@@ -69,15 +64,6 @@ class PersonLogs {
                 .map(act -> logged(act, Optional.ofNullable(seen.get(act.setId())), known, who))
                 .toList();
         return new PersonLog(lists, log);
-    }
-
-    private String why(SavedSet set, Evaluator evaluator, String person) {
-        OptionalInt number = evaluator.population().find(person);
-        return number.isEmpty()
-                ? "Is not on file any more."
-                : sets.readingOf(set.json(), evaluator)
-                        .map(reading -> Verdict.of(evaluator, reading, number.getAsInt()))
-                        .orElse("");
     }
 
     private LoggedAct logged(DeskAct act, Optional<SavedSet> list, Map<String, AttemptOutcome> known, Colleague who) {

@@ -3,12 +3,12 @@ package dipstick.server.together;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
-import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import org.springframework.context.SmartLifecycle;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -16,7 +16,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** The browsers that are open, each told what its colleague may know (server-sent events, WHATWG HTML). */
 @Component
-class Listeners {
+class Listeners implements SmartLifecycle {
     private record Listener(Colleague colleague, SseEmitter emitter) {}
 
     private final Sharing sharing;
@@ -31,6 +31,8 @@ class Listeners {
         this.told = told;
     }
 
+    private volatile boolean running;
+
     SseEmitter open(Colleague colleague) {
         // Without an end: the browser comes back by itself when the connection breaks.
         SseEmitter emitter = new SseEmitter(0L);
@@ -39,6 +41,9 @@ class Listeners {
         emitter.onError(_ -> listeners.remove(listener));
         listeners.add(listener);
         tell(listener, SseEmitter.event().name("hello").data("{}"));
+        if (!running) {
+            emitter.complete();
+        }
         return emitter;
     }
 
@@ -46,7 +51,7 @@ class Listeners {
     @TransactionalEventListener(fallbackExecution = true)
     void after(ListsTouched touched) {
         long number = told.next();
-        telling.execute(() -> listeners.forEach(listener -> {
+        inTurn(() -> listeners.forEach(listener -> {
             List<String> lists = touched.lists().stream()
                     .filter(list -> sharing.of(listener.colleague(), list).includes(Right.VIEW))
                     .sorted()
@@ -65,8 +70,14 @@ class Listeners {
     /** Keeps connections open through what stands between, and finds those that broke. */
     @Scheduled(fixedDelayString = "PT20S")
     void beat() {
-        telling.execute(() ->
+        inTurn(() ->
                 listeners.forEach(listener -> tell(listener, SseEmitter.event().comment("still here"))));
+    }
+
+    private void inTurn(Runnable what) {
+        if (running) {
+            telling.execute(what);
+        }
     }
 
     private void tell(Listener listener, SseEmitter.SseEventBuilder event) {
@@ -77,10 +88,21 @@ class Listeners {
         }
     }
 
-    /** Lets the server stop without waiting for browsers. */
-    @PreDestroy
-    void stop() {
-        telling.shutdownNow();
+    @Override
+    public void start() {
+        running = true;
+    }
+
+    /** Before the server waits for what is still going on, which these streams do for ever. */
+    @Override
+    public void stop() {
+        running = false;
+        telling.shutdown();
         listeners.forEach(listener -> listener.emitter().complete());
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
     }
 }

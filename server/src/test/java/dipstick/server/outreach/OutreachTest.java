@@ -243,7 +243,7 @@ class OutreachTest {
         Visitor other = People.caller();
         BlockingQueue<String> lines = new LinkedBlockingQueue<>();
         Stream<String> stream = other.stream("/api/together");
-        Thread reading = Thread.ofVirtual()
+        Thread.ofVirtual()
                 .start(() -> stream.filter(line -> line.startsWith("data:")).forEach(lines::add));
         assertThat(lines.poll(5, TimeUnit.SECONDS)).isEqualTo("data:{}");
         new Desks(coordinator, "told-hidden").does("NOTE", "told-1", "words", "\"hidden\"");

@@ -1,0 +1,196 @@
+package dipstick.server.exchange;
+
+import dipstick.core.population.Population;
+import dipstick.core.wording.DayWords;
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import dipstick.server.outreach.Listed;
+import dipstick.server.people.PersonLine;
+import dipstick.server.practice.PracticeSettings;
+import dipstick.server.practice.Today;
+import dipstick.server.web.Problems;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Fills templates in, each person's in their language where there is one, and tells who is left out and why. */
+@Service
+class Letters {
+    private static final String ENGLISH = "en";
+
+    private final ExchangeMapper templates;
+    private final PracticeSettings practice;
+    private final Today today;
+    private final AuditLog audit;
+
+    Letters(ExchangeMapper templates, PracticeSettings practice, Today today, AuditLog audit) {
+        this.templates = templates;
+        this.practice = practice;
+        this.today = today;
+        this.audit = audit;
+    }
+
+    /** Somebody to whom nothing is written. */
+    record LeftOut(String person, String name, String why) {}
+
+    /** @param to the address for a letter, or the e-mail address */
+    record Written(String person, String to, String language, LetterTemplate.Letter letter) {}
+
+    record Run(List<Written> written, List<LeftOut> leftOut) {}
+
+    /** How what is written comes to somebody. */
+    enum Way {
+        LETTER,
+        EMAIL
+    }
+
+    List<LetterTemplate> all() {
+        return templates.templates();
+    }
+
+    /** Saves one language of a template after it is tried; nothing of a template that cannot be filled in is saved. */
+    @Transactional
+    void save(LetterTemplate template) {
+        template.filledIn(example());
+        boolean saved = template.revision() == 1 ? insert(template) : templates.update(template) == 1;
+        if (!saved) {
+            throw Problems.refused(
+                    HttpStatus.PRECONDITION_FAILED,
+                    "changed-meanwhile",
+                    "Somebody changed this template meanwhile. Yours was not saved: look at theirs first.");
+        }
+        audit.record(Act.LIST_CHANGED, "the letter “" + template.name() + "”, " + template.language());
+    }
+
+    private boolean insert(LetterTemplate template) {
+        try {
+            return templates.insert(template) == 1;
+        } catch (DuplicateKeyException another) {
+            return false;
+        }
+    }
+
+    void remove(String name, String language) {
+        templates.delete(name, language);
+        audit.record(Act.LIST_CHANGED, "the letter “" + name + "”, " + language + ", removed");
+    }
+
+    /** Writes to each of the people, but for those who are held back or have no address of this kind. */
+    Run write(String template, Way way, String list, List<Listed> people, Population records) {
+        List<LetterTemplate> languages = templates.named(template);
+        if (languages.isEmpty()) {
+            throw Problems.refused(
+                    HttpStatus.NOT_FOUND,
+                    "no-such-template",
+                    "There is no letter “" + template + "” any more. Nothing was written.");
+        }
+        List<Written> written = new ArrayList<>();
+        List<LeftOut> leftOut = new ArrayList<>();
+        for (Listed one : people) {
+            String id = one.person().id();
+            List<String> to = way == Way.LETTER ? address(records, one) : email(records, id);
+            if (!one.heldBack().isEmpty()) {
+                leftOut.add(new LeftOut(id, one.person().name(), one.heldBack()));
+            } else if (to.isEmpty()) {
+                leftOut.add(new LeftOut(
+                        id,
+                        one.person().name(),
+                        way == Way.LETTER ? "No address is on record." : "No e-mail address is on record."));
+            } else {
+                LetterTemplate chosen = inLanguage(languages, PersonLine.field(records, id, "language"));
+                written.add(new Written(
+                        id, String.join("\n", to), chosen.language(), chosen.filledIn(fields(one, list, records))));
+            }
+        }
+        return new Run(written, leftOut);
+    }
+
+    LetterTemplate.Letter preview(LetterTemplate draft, Optional<Listed> person, String list, Population records) {
+        return draft.filledIn(person.map(one -> fields(one, list, records)).orElse(example()));
+    }
+
+    private static LetterTemplate inLanguage(List<LetterTemplate> languages, String wanted) {
+        return Stream.of(wanted.toLowerCase(Locale.ROOT), ENGLISH)
+                .flatMap(language ->
+                        languages.stream().filter(one -> one.language().equals(language)))
+                .findFirst()
+                .orElse(languages.getFirst());
+    }
+
+    /** The name, and the lines of the address; empty where there is none on record. */
+    static List<String> address(Population records, Listed one) {
+        String id = one.person().id();
+        List<String> lines = Stream.of(
+                        PersonLine.field(records, id, "address"),
+                        (PersonLine.field(records, id, "postcode") + " " + PersonLine.field(records, id, "city"))
+                                .strip())
+                .filter(line -> !line.isEmpty())
+                .toList();
+        return PersonLine.field(records, id, "address").isEmpty()
+                ? List.of()
+                : Stream.concat(Stream.of(fullName(records, one)), lines.stream())
+                        .toList();
+    }
+
+    private static List<String> email(Population records, String id) {
+        String email = PersonLine.field(records, id, "email");
+        return email.isEmpty() ? List.of() : List.of(email);
+    }
+
+    /** As one writes it on an envelope. */
+    private static String fullName(Population records, Listed one) {
+        String id = one.person().id();
+        String name = (PersonLine.field(records, id, "given_name") + " " + PersonLine.field(records, id, "family_name"))
+                .strip();
+        return name.isEmpty() ? one.person().name() : name;
+    }
+
+    /** What a template can say of somebody, by the names that stand in it. */
+    private Map<String, String> fields(Listed one, String list, Population records) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        String id = one.person().id();
+        for (String field : List.of("given_name", "family_name", "address", "postcode", "city", "provider", "site")) {
+            fields.put(field, PersonLine.field(records, id, field));
+        }
+        fields.put("name", fullName(records, one));
+        fields.put("born", one.person().born());
+        fields.put("list", list);
+        fields.put("why", one.why());
+        fields.put("due_on", one.due().matches("\\d.*") ? DayWords.day(LocalDate.parse(one.due())) : "");
+        fields.put("today", DayWords.day(today.day()));
+        fields.put("practice", practice.practice());
+        return fields;
+    }
+
+    /** Somebody of whom everything is on record. */
+    private Map<String, String> example() {
+        Map<String, String> fields = new LinkedHashMap<>();
+        for (String field : List.of(
+                "given_name",
+                "family_name",
+                "address",
+                "postcode",
+                "city",
+                "provider",
+                "site",
+                "name",
+                "born",
+                "list",
+                "why",
+                "due_on",
+                "today",
+                "practice")) {
+            fields.put(field, "[" + field + "]");
+        }
+        return fields;
+    }
+}

@@ -1,0 +1,103 @@
+package dipstick.server.exchange;
+
+import com.icegreen.greenmail.util.GreenMail;
+import com.icegreen.greenmail.util.GreenMailUtil;
+import com.icegreen.greenmail.util.ServerSetup;
+import dipstick.server.practice.PracticeSettings;
+import jakarta.annotation.PreDestroy;
+import jakarta.mail.Message;
+import jakarta.mail.MessagingException;
+import jakarta.mail.internet.MimeMessage;
+import java.io.IOException;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.Date;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.mail.SimpleMailMessage;
+import org.springframework.mail.javamail.JavaMailSender;
+import org.springframework.mail.javamail.JavaMailSenderImpl;
+import org.springframework.stereotype.Service;
+
+/**
+ * The mail server: the one that is set up, or in the demo a stand-in that speaks SMTP, delivers nothing and shows what it
+ * was sent.
+ */
+@Service
+class MailSending {
+    private final Optional<GreenMail> standIn;
+    private final Optional<JavaMailSender> sender;
+    private final String from;
+
+    MailSending(
+            PracticeSettings settings,
+            ObjectProvider<JavaMailSender> setUp,
+            @Value("${dipstick.mail-from:practice@example.org}") String from) {
+        this.standIn = settings.demo() ? Optional.of(begin()) : Optional.empty();
+        this.sender = standIn.<JavaMailSender>map(MailSending::senderTo)
+                .or(() -> Optional.ofNullable(setUp.getIfAvailable()));
+        this.from = from;
+    }
+
+    /** Something that was sent to the stand-in. */
+    record SentMail(String to, String subject, String text, String at) {}
+
+    private static GreenMail begin() {
+        ServerSetup anyFreePort = new ServerSetup(0, "127.0.0.1", ServerSetup.PROTOCOL_SMTP);
+        GreenMail server = new GreenMail(anyFreePort);
+        server.start();
+        return server;
+    }
+
+    private static JavaMailSender senderTo(GreenMail server) {
+        JavaMailSenderImpl sender = new JavaMailSenderImpl();
+        sender.setHost("127.0.0.1");
+        sender.setPort(server.getSmtp().getPort());
+        return sender;
+    }
+
+    boolean isReady() {
+        return sender.isPresent();
+    }
+
+    boolean isStandIn() {
+        return standIn.isPresent();
+    }
+
+    String from() {
+        return from;
+    }
+
+    void send(SimpleMailMessage message) {
+        sender.orElseThrow().send(message);
+    }
+
+    /** The newest first; nothing where there is no stand-in. */
+    List<SentMail> sent() {
+        return standIn.stream()
+                .flatMap(server -> Arrays.stream(server.getReceivedMessages()))
+                .map(MailSending::shown)
+                .toList()
+                .reversed();
+    }
+
+    private static SentMail shown(MimeMessage message) {
+        try {
+            Date at = message.getSentDate();
+            return new SentMail(
+                    GreenMailUtil.getAddressList(message.getRecipients(Message.RecipientType.TO)),
+                    message.getSubject(),
+                    String.valueOf(message.getContent()),
+                    (at == null ? Instant.EPOCH : at.toInstant()).toString());
+        } catch (MessagingException | IOException unreadable) {
+            throw new IllegalStateException("A mail that was sent cannot be read", unreadable);
+        }
+    }
+
+    @PreDestroy
+    void stop() {
+        standIn.ifPresent(GreenMail::stop);
+    }
+}

@@ -1,0 +1,13 @@
+package dipstick.server.exchange;
+
+import dipstick.core.population.Population;
+import dipstick.server.outreach.Listed;
+import java.util.List;
+
+/**
+ * People of a list on their way out, with who takes them and why.
+ *
+ * @param list its name
+ * @param footer who, when and why, in one line
+ */
+record Outgoing(String list, List<Listed> people, Population records, String practice, String day, String footer) {}

@@ -1,0 +1,187 @@
+package dipstick.server.outreach;
+
+import dipstick.core.population.Population;
+import dipstick.core.time.DateRange;
+import dipstick.core.wording.DayWords;
+import dipstick.server.accounts.Accounts;
+import dipstick.server.accounts.Colleague;
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.SavedSet;
+import dipstick.server.people.Appointments;
+import dipstick.server.people.PersonLine;
+import dipstick.server.practice.Today;
+import dipstick.server.sharing.Right;
+import dipstick.server.sharing.Sharing;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What needs whoever is signed in today. */
+@RestController
+class MyDayController {
+    private static final int DAYS_JOINED = 7;
+    private static final int DAYS_AHEAD = 7;
+
+    private final EntryMapper entries;
+    private final ActMapper acts;
+    private final SeenPeople seen;
+    private final Reasons reasons;
+    private final CriteriaSets sets;
+    private final Sharing sharing;
+    private final Accounts accounts;
+    private final AuditLog audit;
+    private final Today today;
+
+    MyDayController(
+            EntryMapper entries,
+            ActMapper acts,
+            SeenPeople seen,
+            Reasons reasons,
+            CriteriaSets sets,
+            Sharing sharing,
+            Accounts accounts,
+            AuditLog audit,
+            Today today) {
+        this.entries = entries;
+        this.acts = acts;
+        this.seen = seen;
+        this.reasons = reasons;
+        this.sets = sets;
+        this.sharing = sharing;
+        this.accounts = accounts;
+        this.audit = audit;
+        this.today = today;
+    }
+
+    /** Somebody in hand, with what is due. */
+    record FollowUp(PersonLine person, String set, String list, Step step, String on) {}
+
+    record Joined(String set, String list, int people) {}
+
+    /** @param words who gave them, and when */
+    record HandedOver(PersonLine person, String set, String list, String words) {}
+
+    /** @param mention the lists that they are on, each with why */
+    record ComingIn(PersonLine person, String when, boolean today, List<Mention> mention) {}
+
+    record Mention(String set, String list, String why) {}
+
+    record MyDay(List<FollowUp> followUps, List<Joined> joined, List<HandedOver> handedOver, List<ComingIn> comingIn) {}
+
+    @GetMapping("/api/today")
+    MyDay today() {
+        audit.record(Act.LIST_READ, "today");
+        Colleague who = accounts.here();
+        Map<String, SavedSet> lists = new LinkedHashMap<>();
+        sets.inForce().stream()
+                .filter(set -> sharing.of(who, set.id()).includes(Right.VIEW))
+                .forEach(set -> lists.put(set.id(), set));
+        List<Entry> open = entries.open().stream()
+                .filter(entry -> lists.containsKey(entry.setId()))
+                .toList();
+        Population records = seen.records();
+        return new MyDay(
+                followUps(who, open, lists, records),
+                joined(open, lists),
+                handedOver(who, open, lists, records),
+                comingIn(who, open, lists, records));
+    }
+
+    private List<FollowUp> followUps(Colleague who, List<Entry> open, Map<String, SavedSet> lists, Population records) {
+        LocalDate day = today.day();
+        Set<String> mine = acts.handsOf(who.name()).stream().map(Hand::person).collect(Collectors.toSet());
+        return open.stream()
+                .filter(entry -> mine.contains(entry.person())
+                        && !entry.nextOn().isEmpty()
+                        && !LocalDate.parse(entry.nextOn()).isAfter(day))
+                .sorted(Comparator.comparing(Entry::nextOn))
+                .map(entry -> new FollowUp(
+                        PersonLine.of(records, entry.person(), day),
+                        entry.setId(),
+                        lists.get(entry.setId()).publishedName(),
+                        entry.nextStep(),
+                        entry.nextOn()))
+                .toList();
+    }
+
+    private List<Joined> joined(List<Entry> open, Map<String, SavedSet> lists) {
+        LocalDate since = today.day().minusDays(DAYS_JOINED);
+        Map<String, Long> people = open.stream()
+                .filter(entry -> entry.joinedOn().isAfter(since))
+                .collect(Collectors.groupingBy(Entry::setId, TreeMap::new, Collectors.counting()));
+        return people.entrySet().stream()
+                .map(one -> new Joined(
+                        one.getKey(),
+                        lists.get(one.getKey()).publishedName(),
+                        one.getValue().intValue()))
+                .toList();
+    }
+
+    /** Those whom a colleague gave, or handed over, and who were not gone on with since. */
+    private List<HandedOver> handedOver(
+            Colleague who, List<Entry> open, Map<String, SavedSet> lists, Population records) {
+        List<HandedOver> all = new ArrayList<>();
+        for (Hand hand : acts.handsOf(who.name())) {
+            Optional<DeskAct> last = acts.ofPerson(hand.person()).stream()
+                    .filter(act -> !act.undone() && !act.account().isEmpty())
+                    .findFirst()
+                    .filter(act -> act.kind() == DeskAct.Kind.GIVEN || act.kind() == DeskAct.Kind.HANDED_OVER);
+            Optional<Entry> entry = open.stream()
+                    .filter(one -> one.person().equals(hand.person()))
+                    .findFirst();
+            if (last.isPresent() && entry.isPresent()) {
+                all.add(new HandedOver(
+                        PersonLine.of(records, hand.person(), today.day()),
+                        entry.get().setId(),
+                        lists.get(entry.get().setId()).publishedName(),
+                        "from " + accounts.displayName(last.get().account()) + " on "
+                                + DayWords.day(last.get().onDay())));
+            }
+        }
+        return all;
+    }
+
+    private List<ComingIn> comingIn(Colleague who, List<Entry> open, Map<String, SavedSet> lists, Population records) {
+        LocalDate day = today.day();
+        int until = Math.toIntExact(day.plusDays(DAYS_AHEAD).toEpochDay());
+        Map<String, List<Entry>> byPerson = open.stream().collect(Collectors.groupingBy(Entry::person));
+        Map<DateRange, List<ComingIn>> coming =
+                new TreeMap<>(Comparator.comparingInt(DateRange::first).thenComparingInt(DateRange::last));
+        byPerson.forEach((id, on) -> {
+            OptionalInt person = records.find(id);
+            if (person.isEmpty()) {
+                return;
+            }
+            PersonLine line = PersonLine.of(records, person.getAsInt(), day);
+            Appointments.next(records, person.getAsInt(), day)
+                    .filter(next -> next.isExact() && next.first() <= until)
+                    .filter(_ -> who.maySeePeopleOf(line.provider()))
+                    .ifPresent(next -> coming.computeIfAbsent(next, _ -> new ArrayList<>())
+                            .add(new ComingIn(
+                                    line,
+                                    DayWords.date(next),
+                                    next.first() == day.toEpochDay(),
+                                    on.stream()
+                                            .map(entry -> new Mention(
+                                                    entry.setId(),
+                                                    lists.get(entry.setId()).publishedName(),
+                                                    reasons.why(lists.get(entry.setId()), id)))
+                                            .toList())));
+        });
+        return coming.values().stream()
+                .flatMap(those -> those.stream().sorted(Comparator.comparing(ComingIn::person, PersonLine.BY_NAME)))
+                .toList();
+    }
+}

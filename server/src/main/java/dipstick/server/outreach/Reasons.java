@@ -1,0 +1,33 @@
+package dipstick.server.outreach;
+
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.explain.Verdict;
+import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.Evaluators;
+import dipstick.server.criteria.SavedSet;
+import java.util.Optional;
+import java.util.OptionalInt;
+import org.springframework.stereotype.Component;
+
+/** Why somebody is on a list, by the records of now. */
+@Component
+class Reasons {
+    private final CriteriaSets sets;
+    private final Evaluators evaluators;
+
+    Reasons(CriteriaSets sets, Evaluators evaluators) {
+        this.sets = sets;
+        this.evaluators = evaluators;
+    }
+
+    /** The sentence that decides it; empty where the set does not fit the records any more. */
+    String why(SavedSet set, String person) {
+        Evaluator evaluator = evaluators.asOf(Optional.empty());
+        OptionalInt number = evaluator.population().find(person);
+        return number.isEmpty()
+                ? "Is not on file any more."
+                : sets.readingOf(set.json(), evaluator)
+                        .map(reading -> Verdict.of(evaluator, reading, number.getAsInt()))
+                        .orElse("");
+    }
+}

@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { sendJson, sentenceOf } from '@/api/client'
+import type { Role } from '@/session'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import { reactive, ref, watch } from 'vue'
+import { ROLE_WORDS, ROLES, type Account } from './roles'
+
+/** An account: what somebody may do, and whose people and which lists they see. */
+const visible = defineModel<boolean>('visible', { required: true })
+const { account = undefined } = defineProps<{ account?: Account }>()
+const emit = defineEmits<{ saved: [] }>()
+
+const draft = reactive({
+  name: '',
+  displayName: '',
+  roles: [] as Role[],
+  provider: '',
+  ownPeopleOnly: false,
+  givenListsOnly: false,
+  closed: false,
+  password: '',
+})
+const problem = ref('')
+
+watch(visible, (shown) => {
+  if (shown) {
+    Object.assign(draft, {
+      name: account?.name ?? '',
+      displayName: account?.displayName ?? '',
+      roles: [...(account?.roles ?? ['CALLER'])],
+      provider: account?.provider ?? '',
+      ownPeopleOnly: account?.ownPeopleOnly ?? false,
+      givenListsOnly: account?.givenListsOnly ?? false,
+      closed: account?.closed ?? false,
+      password: '',
+    })
+    problem.value = ''
+  }
+})
+
+async function save() {
+  const { name, ...change } = draft
+  if (change.roles.length === 0) {
+    problem.value = 'Somebody needs a role to do anything. Nothing was saved.'
+    return
+  }
+  try {
+    await sendJson('PUT', `/api/accounts/${encodeURIComponent(name.trim())}`, change)
+    visible.value = false
+    emit('saved')
+  } catch (failure) {
+    problem.value = sentenceOf(failure)
+  }
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    :header="account ? account.displayName : 'New account'"
+    :style="{ width: '560px' }"
+  >
+    <form class="form" @submit.prevent="save">
+      <p v-if="problem" class="notice whole" role="alert">{{ problem }}</p>
+      <template v-if="!account">
+        <label for="account-name">Signs in as</label>
+        <InputText id="account-name" v-model="draft.name" required maxlength="60" autofocus />
+      </template>
+      <label for="account-display">Name</label>
+      <InputText id="account-display" v-model="draft.displayName" required maxlength="100" />
+      <span>Roles</span>
+      <span class="roles">
+        <label v-for="one in ROLE_WORDS" :key="one.role">
+          <input v-model="draft.roles" type="checkbox" :value="one.role" />
+          {{ ROLES[one.role] }}<span class="quiet">: {{ one.does }}</span>
+        </label>
+      </span>
+      <label for="account-provider">Provider</label>
+      <InputText
+        id="account-provider"
+        v-model="draft.provider"
+        placeholder="as the records name them; for clinicians"
+      />
+      <span></span>
+      <label>
+        <input v-model="draft.ownPeopleOnly" type="checkbox" /> sees the people of this provider
+        only
+      </label>
+      <span></span>
+      <label>
+        <input v-model="draft.givenListsOnly" type="checkbox" /> sees lists shared with them by name
+        or group only, not everybody’s
+      </label>
+      <label for="account-password">Password</label>
+      <InputText
+        id="account-password"
+        v-model="draft.password"
+        type="password"
+        autocomplete="new-password"
+        :placeholder="account ? 'stays as it is' : 'at least 10 characters'"
+        :required="!account"
+      />
+      <template v-if="account">
+        <span></span>
+        <label><input v-model="draft.closed" type="checkbox" /> closed: can sign in no more</label>
+      </template>
+      <span></span>
+      <span class="buttons">
+        <Button type="submit" label="Save" />
+        <Button type="button" text label="Leave as it was" @click="visible = false" />
+      </span>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+.roles {
+  display: grid;
+  gap: 2px;
+}
+</style>

@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import Button from 'primevue/button'
+import { ref } from 'vue'
+import AccountDialog from './AccountDialog.vue'
+import { ROLES, type Account } from './roles'
+import { useColleagues } from './colleagues'
+
+/** Who may sign in, and as what; groups; handing over what somebody holds. */
+const queries = useQueryClient()
+const { data: accounts, error } = useQuery({
+  queryKey: ['accounts'],
+  queryFn: () => send<Account[]>('/api/accounts'),
+})
+const { colleagues } = useColleagues()
+const { data: known } = useQuery({
+  queryKey: ['colleagues'],
+  queryFn: () => send<Schemas['Colleagues']>('/api/colleagues'),
+})
+
+const dialogShown = ref(false)
+const opened = ref<Account>()
+const heirs = ref<Record<string, string>>({})
+const newGroup = ref('')
+const problem = ref('')
+
+function open(account?: Account) {
+  opened.value = account
+  dialogShown.value = true
+}
+
+async function readAgain() {
+  await queries.invalidateQueries({ queryKey: ['accounts'] })
+  await queries.invalidateQueries({ queryKey: ['colleagues'] })
+}
+
+async function doing(what: () => Promise<unknown>) {
+  try {
+    await what()
+    problem.value = ''
+  } catch (failure) {
+    problem.value = sentenceOf(failure)
+  }
+  await readAgain()
+}
+
+function handOver(account: Account) {
+  const to = heirs.value[account.name]
+  if (to) {
+    void doing(() =>
+      sendJson('POST', `/api/accounts/${encodeURIComponent(account.name)}/hand-over`, { to }),
+    )
+  }
+}
+
+function saveGroup(group: string, members: readonly string[]) {
+  void doing(() => sendJson('PUT', `/api/groups/${encodeURIComponent(group)}`, { members }))
+}
+
+function turnMember(group: string, members: readonly string[], name: string) {
+  saveGroup(
+    group,
+    members.includes(name) ? members.filter((one) => one !== name) : [...members, name],
+  )
+}
+
+/** A group is there as long as somebody is in it. */
+function beginGroup() {
+  const first = colleagues.value[0]
+  if (newGroup.value.trim() && first) {
+    saveGroup(newGroup.value.trim(), [first.name])
+    newGroup.value = ''
+  }
+}
+</script>
+
+<template>
+  <section aria-label="Accounts">
+    <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
+    <p><Button size="small" label="New account" @click="open()" /></p>
+    <table>
+      <thead>
+        <tr>
+          <th>Name</th>
+          <th>Roles</th>
+          <th>Sees</th>
+          <th>Holds</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="account in accounts" :key="account.name" :class="{ closed: account.closed }">
+          <td>
+            <button class="word" @click="open(account)">{{ account.displayName }}</button>
+            <span class="quiet"> {{ account.name }}{{ account.closed ? ', closed' : '' }}</span>
+          </td>
+          <td>{{ account.roles.map((role) => ROLES[role]).join(', ') }}</td>
+          <td>
+            {{ account.ownPeopleOnly ? `own people (${account.provider})` : ''
+            }}{{ account.givenListsOnly ? ' given lists only' : '' }}
+          </td>
+          <td>
+            <template v-if="account.holds.length">
+              {{ account.holds.join(' and ') }}:
+              <select
+                v-model="heirs[account.name]"
+                class="plain"
+                :aria-label="`Who takes over from ${account.displayName}`"
+              >
+                <option
+                  v-for="one in colleagues.filter((other) => other.name !== account.name)"
+                  :key="one.name"
+                  :value="one.name"
+                >
+                  {{ one.displayName }}
+                </option>
+              </select>
+              <Button
+                size="small"
+                text
+                label="Hand over"
+                :disabled="!heirs[account.name]"
+                @click="handOver(account)"
+              />
+            </template>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+
+    <h2>Groups</h2>
+    <p class="quiet">Lists can be shared with a group. It is there as long as somebody is in it.</p>
+    <div v-for="(members, group) in known?.groups ?? {}" :key="group" class="group">
+      <strong>{{ group }}</strong>
+      <label v-for="one in colleagues" :key="one.name">
+        <input
+          type="checkbox"
+          :checked="members.includes(one.name)"
+          @change="turnMember(String(group), members, one.name)"
+        />
+        {{ one.displayName }}
+      </label>
+    </div>
+    <form class="group" @submit.prevent="beginGroup">
+      <input v-model="newGroup" class="plain" aria-label="Name of a new group" maxlength="100" />
+      <Button type="submit" size="small" text label="Begin a group" />
+    </form>
+
+    <AccountDialog v-model:visible="dialogShown" :account="opened" @saved="readAgain" />
+  </section>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+}
+
+th {
+  text-align: left;
+  background: #f3ecdc;
+}
+
+th,
+td {
+  padding: 4px 10px;
+  border-bottom: 1px solid #eee5d2;
+}
+
+.closed {
+  color: var(--soft-ink);
+}
+
+h2 {
+  margin: 14px 0 2px;
+}
+
+.group {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 14px;
+  padding: 3px 0;
+}
+
+.plain {
+  border: 1px solid var(--rule);
+  border-radius: 3px;
+  background: var(--sheet);
+  padding: 3px 6px;
+}
+</style>

@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { useColleagues } from '@/accounts'
+import { send, sentenceOf, type Schemas } from '@/api/client'
+import { fromIso, timeWords, toIso } from '@/days'
+import { useInfiniteQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import Button from 'primevue/button'
+import DatePicker from 'primevue/datepicker'
+import InputText from 'primevue/inputtext'
+import { computed, reactive } from 'vue'
+
+/** Who did what, and when: searched, never changed. */
+const asked = reactive({ account: '', act: '', find: '', from: '', through: '' })
+const settled = refDebounced(
+  computed(() => ({ ...asked })),
+  200,
+)
+const { colleagues } = useColleagues()
+
+const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
+  queryKey: computed(() => ['audit', settled.value]),
+  queryFn: ({ pageParam }) => {
+    const parameters = new URLSearchParams(
+      Object.entries(settled.value).filter(([, value]) => value !== ''),
+    )
+    if (pageParam !== undefined) {
+      parameters.set('before', String(pageParam))
+    }
+    return send<Schemas['AuditPage']>(`/api/audit?${parameters.toString()}`)
+  },
+  initialPageParam: undefined as number | undefined,
+  getNextPageParam: (page) => (page.more ? page.entries.at(-1)?.id : undefined),
+})
+const entries = computed(() => (data.value?.pages ?? []).flatMap((page) => page.entries))
+const acts = computed(() => data.value?.pages[0]?.acts ?? [])
+
+function actWords(act: string): string {
+  const words = act.replaceAll('_', ' ').toLowerCase()
+  return words.charAt(0).toUpperCase() + words.slice(1)
+}
+
+function who(account: string): string {
+  return colleagues.value.find((one) => one.name === account)?.displayName ?? account
+}
+</script>
+
+<template>
+  <section aria-label="Audit log">
+    <div class="asked">
+      <select v-model="asked.account" class="plain" aria-label="Who">
+        <option value="">everybody</option>
+        <option v-for="one in colleagues" :key="one.name" :value="one.name">
+          {{ one.displayName }}
+        </option>
+      </select>
+      <select v-model="asked.act" class="plain" aria-label="What">
+        <option value="">everything</option>
+        <option v-for="act in acts" :key="act" :value="act">{{ actWords(act) }}</option>
+      </select>
+      <label>
+        from
+        <DatePicker
+          :model-value="fromIso(asked.from)"
+          date-format="d M yy"
+          show-button-bar
+          :input-style="{ width: '108px' }"
+          @update:model-value="asked.from = $event instanceof Date ? toIso($event) : ''"
+        />
+      </label>
+      <label>
+        through
+        <DatePicker
+          :model-value="fromIso(asked.through)"
+          date-format="d M yy"
+          show-button-bar
+          :input-style="{ width: '108px' }"
+          @update:model-value="asked.through = $event instanceof Date ? toIso($event) : ''"
+        />
+      </label>
+      <InputText
+        v-model="asked.find"
+        placeholder="A person’s id, a list"
+        aria-label="Find in the log"
+      />
+    </div>
+    <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <p v-else-if="entries.length === 0" class="quiet">Nothing like this is in the log.</p>
+    <table v-else>
+      <thead>
+        <tr>
+          <th>When</th>
+          <th>Who</th>
+          <th>What</th>
+          <th>About</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="entry in entries" :key="entry.id">
+          <td>{{ timeWords(entry.at) }}</td>
+          <td>{{ who(entry.account) }}</td>
+          <td>{{ actWords(entry.act) }}</td>
+          <td class="about">{{ entry.subject }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="hasNextPage"><Button text label="Older ones" @click="fetchNextPage()" /></p>
+  </section>
+</template>
+
+<style scoped>
+.asked {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  margin-bottom: 8px;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+}
+
+th {
+  text-align: left;
+  background: #f3ecdc;
+}
+
+th,
+td {
+  padding: 3px 10px;
+  border-bottom: 1px solid #eee5d2;
+  vertical-align: top;
+}
+
+td:not(.about) {
+  white-space: nowrap;
+}
+
+.about {
+  overflow-wrap: anywhere;
+}
+</style>

@@ -1,0 +1,1 @@
+export { default as AuditPanel } from './AuditPanel.vue'

@@ -1,0 +1,233 @@
+<script setup lang="ts">
+import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { useSession } from '@/session'
+import { count } from '@/stick'
+import { Veiled } from '@/veil'
+import { useQuery } from '@tanstack/vue-query'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import { computed, reactive, ref, watch } from 'vue'
+import LetterEditor from './LetterEditor.vue'
+import {
+  COLUMNS,
+  download,
+  FORMATS,
+  needsReason,
+  USUAL_COLUMNS,
+  type Column,
+  type Format,
+} from './takeOut'
+
+/** Takes people of a list out: as a table, a call sheet, letters, labels or e-mail. */
+const visible = defineModel<boolean>('visible', { required: true })
+const { list, people, example } = defineProps<{
+  list: string
+  /** Their ids, in the order in which they are to come. */
+  people: readonly string[]
+  /** For whom a letter is previewed. */
+  example: string
+}>()
+const emit = defineEmits<{ written: [people: string[], outcome: string] }>()
+
+const session = useSession()
+const address = computed(() => `/api/lists/${encodeURIComponent(list)}/out`)
+const draft = reactive({
+  format: 'XLSX' as Format | 'MAIL',
+  columns: [...USUAL_COLUMNS] as Column[],
+  template: 'Recall',
+  reason: '',
+})
+const problem = ref('')
+const told = ref('')
+const busy = ref(false)
+const editing = ref(false)
+const written = ref<{ people: string[]; outcome: string }>()
+
+const isTable = computed(() => draft.format === 'CSV' || draft.format === 'XLSX')
+const isWritten = computed(() => draft.format === 'LETTERS' || draft.format === 'MAIL')
+
+watch(visible, (shown) => {
+  if (shown) {
+    problem.value = ''
+    told.value = ''
+    editing.value = false
+    written.value = undefined
+  }
+})
+
+const { data: templates, refetch } = useQuery({
+  queryKey: ['letters'],
+  queryFn: () => send<Schemas['LetterTemplate'][]>('/api/letters'),
+  enabled: visible,
+})
+const names = computed(() => [...new Set((templates.value ?? []).map((one) => one.name))])
+
+function wanted(format: Format) {
+  return {
+    format,
+    people: [...people],
+    columns: isTable.value ? draft.columns : [],
+    template: draft.template,
+    reason: draft.reason,
+  }
+}
+
+const { data: check, error: checkError } = useQuery({
+  queryKey: computed(() => ['letters', 'check', list, people, draft.template]),
+  queryFn: () =>
+    sendJson<Schemas['LetterCheck']>('POST', `${address.value}/letters-check`, wanted('LETTERS')),
+  enabled: computed(() => visible.value && draft.format === 'LETTERS' && people.length > 0),
+})
+
+async function takeOut() {
+  problem.value = ''
+  told.value = ''
+  busy.value = true
+  try {
+    if (draft.format === 'MAIL') {
+      const mailed = await sendJson<Schemas['Mailed']>('POST', `${address.value}/mail`, {
+        people,
+        template: draft.template,
+        reason: draft.reason,
+      })
+      told.value =
+        `${count(mailed.sent.length)} sent` +
+        (mailed.leftOut.length
+          ? `; ${count(mailed.leftOut.length)} left out: ${mailed.leftOut[0]?.why ?? ''}`
+          : '.')
+      written.value = { people: mailed.sent, outcome: 'sent-e-mail' }
+    } else {
+      await download(address.value, wanted(draft.format))
+      told.value = 'The file is with your downloads.'
+      if (draft.format === 'LETTERS') {
+        const leftOut = new Set((check.value?.leftOut ?? []).map((one) => one.person))
+        written.value = {
+          people: people.filter((id) => !leftOut.has(id)),
+          outcome: 'sent-letter',
+        }
+      }
+    }
+  } catch (failure) {
+    problem.value = sentenceOf(failure)
+  } finally {
+    busy.value = false
+  }
+}
+
+function logWritten() {
+  if (written.value) {
+    emit('written', written.value.people, written.value.outcome)
+    visible.value = false
+  }
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    :header="`Take out: ${count(people.length)} ${people.length === 1 ? 'person' : 'people'}`"
+    :style="{ width: '640px', maxWidth: '97vw' }"
+  >
+    <LetterEditor
+      v-if="editing"
+      :list="list"
+      :example="example"
+      :templates="templates ?? []"
+      @saved="refetch()"
+      @close="editing = false"
+    />
+    <form v-else class="form" @submit.prevent="takeOut">
+      <p v-if="problem || checkError" class="notice whole" role="alert">
+        {{ problem || sentenceOf(checkError) }}
+      </p>
+      <label for="out-format">As</label>
+      <select id="out-format" v-model="draft.format">
+        <option v-for="one in FORMATS" :key="one.format" :value="one.format">{{ one.name }}</option>
+      </select>
+      <template v-if="isTable">
+        <span>Columns</span>
+        <span class="columns">
+          <label v-for="one in COLUMNS" :key="one.column">
+            <input v-model="draft.columns" type="checkbox" :value="one.column" /> {{ one.name }}
+          </label>
+        </span>
+      </template>
+      <template v-if="isWritten">
+        <label for="out-template">Letter</label>
+        <span>
+          <select id="out-template" v-model="draft.template">
+            <option v-for="name in names" :key="name" :value="name">{{ name }}</option>
+          </select>
+          <button v-if="session.isCoordinator" type="button" class="word" @click="editing = true">
+            Change the letters
+          </button>
+        </span>
+      </template>
+      <template v-if="draft.format === 'LETTERS' && check">
+        <span>Letters</span>
+        <span>
+          {{
+            Object.entries(check.byLanguage)
+              .map(([language, letters]) => `${count(letters)} in ${language}`)
+              .join(', ') || 'none'
+          }}
+        </span>
+        <template v-if="check.leftOut.length">
+          <span>Left out</span>
+          <ul class="left-out">
+            <li v-for="one in check.leftOut" :key="one.person">
+              <Veiled :text="one.name" />: {{ one.why }}
+            </li>
+          </ul>
+        </template>
+      </template>
+      <template v-if="needsReason(draft.format, draft.columns)">
+        <label for="out-reason">Why</label>
+        <InputText
+          id="out-reason"
+          v-model="draft.reason"
+          required
+          maxlength="400"
+          placeholder="kept in the audit log, and in the footer"
+        />
+      </template>
+      <span></span>
+      <span class="buttons">
+        <Button
+          type="submit"
+          :label="draft.format === 'MAIL' ? 'Send' : 'Take out'"
+          :loading="busy"
+          :disabled="people.length === 0"
+        />
+        <Button type="button" text label="Close" @click="visible = false" />
+      </span>
+      <p v-if="told" class="whole" role="status">
+        {{ told }}
+        <button v-if="written?.people.length" type="button" class="word" @click="logWritten">
+          Log it for {{ count(written.people.length) }}
+          {{ written.people.length === 1 ? 'person' : 'people' }}
+        </button>
+      </p>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+.columns {
+  columns: 3;
+}
+
+.columns label {
+  display: block;
+}
+
+.left-out {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  max-height: 120px;
+  overflow: auto;
+}
+</style>

@@ -1,0 +1,2 @@
+export { default as CalendarAddress } from './CalendarAddress.vue'
+export { default as OutDialog } from './OutDialog.vue'

@@ -1,0 +1,91 @@
+import { csrfToken, Problem } from '@/api/client'
+import type { Schemas } from '@/api/client'
+
+export type Wanted = Schemas['Wanted']
+export type Format = Wanted['format']
+export type Column = Wanted['columns'][number]
+
+/** What can come out, in words. */
+export const FORMATS: readonly { format: Format | 'MAIL'; name: string }[] = [
+  { format: 'XLSX', name: 'Spreadsheet (XLSX)' },
+  { format: 'CSV', name: 'Table as text (CSV)' },
+  { format: 'CALL_SHEET', name: 'Call sheet to print (PDF)' },
+  { format: 'LETTERS', name: 'Letters (PDF)' },
+  { format: 'LABELS', name: 'Address labels (PDF)' },
+  { format: 'MAIL', name: 'E-mail' },
+]
+
+/** The columns of a table; those that say how to reach somebody need a reason. */
+export const COLUMNS: readonly { column: Column; name: string; contact?: true }[] = [
+  { column: 'PERSON_ID', name: 'id' },
+  { column: 'NAME', name: 'name' },
+  { column: 'FAMILY_NAME', name: 'family name' },
+  { column: 'GIVEN_NAME', name: 'given name' },
+  { column: 'BORN', name: 'birth date' },
+  { column: 'AGE', name: 'age' },
+  { column: 'PHONE', name: 'phone', contact: true },
+  { column: 'MOBILE', name: 'mobile', contact: true },
+  { column: 'EMAIL', name: 'e-mail', contact: true },
+  { column: 'ADDRESS', name: 'address', contact: true },
+  { column: 'CITY', name: 'city', contact: true },
+  { column: 'POSTCODE', name: 'postcode', contact: true },
+  { column: 'LANGUAGE', name: 'language' },
+  { column: 'CONTACT_BY', name: 'contact by' },
+  { column: 'PROVIDER', name: 'provider' },
+  { column: 'SITE', name: 'site' },
+  { column: 'STANDING', name: 'on the list or to check' },
+  { column: 'STATE', name: 'state' },
+  { column: 'DUE_ON', name: 'due' },
+  { column: 'BAND', name: 'band' },
+  { column: 'WHY', name: 'why' },
+  { column: 'NEXT_STEP', name: 'next step' },
+  { column: 'NEXT_ON', name: 'next on' },
+  { column: 'IN_HAND', name: 'in hand' },
+  { column: 'LAST_ATTEMPT', name: 'last attempt' },
+  { column: 'LAST_ATTEMPT_ON', name: 'last attempt on' },
+  { column: 'JOINED_ON', name: 'joined' },
+  { column: 'ALSO_ON', name: 'also on' },
+  { column: 'HELD_BACK', name: 'held back' },
+]
+
+export const USUAL_COLUMNS: readonly Column[] = [
+  'PERSON_ID',
+  'NAME',
+  'AGE',
+  'DUE_ON',
+  'BAND',
+  'STATE',
+]
+
+/** Whether a reason has to be given: it says how to reach people. */
+export function needsReason(format: Format | 'MAIL', columns: readonly Column[]): boolean {
+  return (
+    (format !== 'CSV' && format !== 'XLSX') ||
+    COLUMNS.some((one) => one.contact && columns.includes(one.column))
+  )
+}
+
+/** Asks for a file and hands it to the browser to keep; throws a {@link Problem} where there is none. */
+export async function download(address: string, wanted: Wanted): Promise<void> {
+  const response = await fetch(address, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': csrfToken() },
+    body: JSON.stringify(wanted),
+  })
+  if (!response.ok) {
+    const problem = (await response.json().catch(() => ({}))) as { type?: string; detail?: string }
+    throw new Problem(
+      response.status,
+      (problem.type ?? '').replace('urn:dipstick:', ''),
+      problem.detail ?? 'Nothing was taken out. Try again.',
+    )
+  }
+  const name = /filename\*?=(?:UTF-8'')?"?([^";]+)/.exec(
+    response.headers.get('Content-Disposition') ?? '',
+  )?.[1]
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(await response.blob())
+  link.download = decodeURIComponent(name ?? 'list')
+  link.click()
+  URL.revokeObjectURL(link.href)
+}

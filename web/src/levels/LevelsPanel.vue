@@ -1,0 +1,203 @@
+<script setup lang="ts">
+import { send, sentenceOf, type Schemas } from '@/api/client'
+import { dayWords } from '@/days'
+import { useLists } from '@/lists'
+import { count, percent, Stick } from '@/stick'
+import { useQuery } from '@tanstack/vue-query'
+import Chart from 'primevue/chart'
+import { computed, ref } from 'vue'
+
+/** How a list stood at its readings; what came of attempts; and how it stands by provider and site. */
+const { data: lists } = useLists()
+const chosen = ref('')
+const list = computed(() => chosen.value || (lists.value?.[0]?.id ?? ''))
+
+const { data: levels, error } = useQuery({
+  queryKey: computed(() => ['lists', list.value, 'readings', 'levels']),
+  queryFn: () => send<Schemas['ListLevels']>(`/api/lists/${encodeURIComponent(list.value)}/levels`),
+  enabled: computed(() => list.value !== ''),
+})
+
+const AMBER = '#c98a1b'
+const VERDIGRIS = '#1f6f66'
+
+const chart = computed(() => {
+  const points = levels.value?.levels ?? []
+  return {
+    labels: points.map((point) => dayWords(point.asOf)),
+    datasets: [
+      {
+        label: 'on the list',
+        data: points.map((point) => point.onList),
+        borderColor: VERDIGRIS,
+        backgroundColor: VERDIGRIS,
+        pointStyle: 'rect',
+        yAxisID: 'people',
+      },
+      ...(levels.value?.shouldHave
+        ? [
+            {
+              label: 'coverage, %',
+              data: points.map((point) =>
+                point.eligible ? Math.round((1000 * point.has) / point.eligible) / 10 : null,
+              ),
+              borderColor: AMBER,
+              backgroundColor: AMBER,
+              yAxisID: 'coverage',
+            },
+          ]
+        : []),
+    ],
+  }
+})
+const options = {
+  animation: false,
+  maintainAspectRatio: false,
+  scales: {
+    people: { position: 'left', beginAtZero: true, title: { display: true, text: 'people' } },
+    coverage: { position: 'right', min: 0, max: 100, title: { display: true, text: '%' } },
+  },
+}
+
+const months = computed(() => [...new Set((levels.value?.attempts ?? []).map((one) => one.month))])
+const outcomes = computed(() => [
+  ...new Set((levels.value?.attempts ?? []).map((one) => one.outcome)),
+])
+
+function attempts(outcome: string, month: string): number {
+  return (
+    levels.value?.attempts.find((one) => one.outcome === outcome && one.month === month)
+      ?.attempts ?? 0
+  )
+}
+</script>
+
+<template>
+  <section aria-label="Levels over time">
+    <p>
+      <select v-model="chosen" class="plain" aria-label="List">
+        <option v-for="(one, i) in lists" :key="one.id" :value="i === 0 ? '' : one.id">
+          {{ one.name }}
+        </option>
+      </select>
+    </p>
+    <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <template v-if="levels">
+      <div class="chart" role="img" :aria-label="`${levels.name} at its readings`">
+        <Chart type="line" :data="chart" :options="options" class="canvas" />
+      </div>
+      <p v-if="levels.levels.length < 2" class="quiet">
+        There is a point for each day on which the list was read; so far
+        {{ levels.levels.length === 1 ? 'there is one' : 'there is none' }}.
+      </p>
+
+      <h2>What came of attempts</h2>
+      <p v-if="months.length === 0" class="quiet">Nobody was tried yet.</p>
+      <table v-else>
+        <thead>
+          <tr>
+            <th>Outcome</th>
+            <th v-for="month in months" :key="month" class="number">{{ month }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="outcome in outcomes" :key="outcome">
+            <td>{{ outcome }}</td>
+            <td v-for="month in months" :key="month" class="number">
+              {{ count(attempts(outcome, month)) }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+
+      <template
+        v-for="part in [
+          { name: 'By site', shares: levels.bySite },
+          { name: 'By provider', shares: levels.byProvider },
+        ]"
+        :key="part.name"
+      >
+        <h2>{{ part.name }}</h2>
+        <table>
+          <thead>
+            <tr>
+              <th>Name</th>
+              <th v-if="levels.shouldHave" colspan="2">Have it</th>
+              <th class="number">On the list</th>
+              <th class="number">To do</th>
+              <th class="number">Done</th>
+              <th class="number">Days from joining to done</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="share in part.shares" :key="share.name">
+              <td>{{ share.name }}</td>
+              <template v-if="levels.shouldHave">
+                <td class="stick-cell">
+                  <Stick
+                    :value="share.has"
+                    :total="share.eligible"
+                    scale="linear"
+                    :width="140"
+                    :height="14"
+                  />
+                </td>
+                <td>
+                  {{ count(share.has) }} of {{ count(share.eligible) }},
+                  {{ percent(share.has, share.eligible) }}
+                </td>
+              </template>
+              <td class="number">{{ count(share.onList) }}</td>
+              <td class="number">{{ count(share.open) }}</td>
+              <td class="number">{{ count(share.done) }}</td>
+              <td class="number">
+                {{ share.medianDays === undefined ? '' : `${String(share.medianDays)} (median)` }}
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </template>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.chart {
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+  padding: 8px;
+}
+
+.canvas {
+  height: 240px;
+}
+
+h2 {
+  margin: 14px 0 4px;
+}
+
+table {
+  border-collapse: collapse;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+}
+
+th {
+  text-align: left;
+  background: #f3ecdc;
+}
+
+th,
+td {
+  padding: 3px 12px;
+  border-bottom: 1px solid #eee5d2;
+}
+
+.number {
+  text-align: right;
+}
+
+.stick-cell {
+  height: 20px;
+}
+</style>

@@ -1,0 +1,1 @@
+export { default as LevelsPanel } from './LevelsPanel.vue'

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { sentenceOf } from '@/api/client'
+import { Stick, count, percent } from '@/stick'
+import { RouterLink } from 'vue-router'
+import { useLists } from './useLists'
+
+/** Each list as a stick: the fluid is how many have what they should have. */
+const { data, error } = useLists()
+</script>
+
+<template>
+  <div>
+    <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <p v-else-if="data && data.length === 0">
+      There is no list yet. Every saved criteria set has one; a coordinator makes them in Criteria.
+    </p>
+    <ul v-else class="rack">
+      <li v-for="list in data" :key="list.id">
+        <template v-if="list.problem">
+          <span class="name">{{ list.name }}</span>
+          <span class="notice">{{ list.problem }}</span>
+        </template>
+        <template v-else>
+          <RouterLink class="name" :to="`/lists/${encodeURIComponent(list.id)}`">
+            {{ list.name }}
+          </RouterLink>
+          <span class="numbers">
+            <strong>{{ count(list.on) }}</strong> on the list<template v-if="list.toCheck"
+              >, {{ count(list.toCheck) }} to check</template
+            >
+          </span>
+          <template v-if="list.shouldHave">
+            <Stick
+              :value="list.has"
+              :total="list.eligible"
+              scale="linear"
+              :width="200"
+              :height="16"
+            />
+            <span class="quiet">
+              {{ count(list.has) }} of {{ count(list.eligible) }} have it,
+              {{ percent(list.has, list.eligible) }}
+            </span>
+          </template>
+          <span class="purpose quiet">{{ list.purpose }}</span>
+        </template>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.rack {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+}
+
+.rack li {
+  display: grid;
+  grid-template-columns: 280px 210px 200px 1fr;
+  gap: 2px 18px;
+  align-items: center;
+  padding: 9px 14px;
+  border-bottom: 1px solid #eee5d2;
+}
+
+.name {
+  font-weight: 600;
+}
+
+.purpose {
+  grid-column: 1 / -1;
+}
+
+.rack .notice {
+  grid-column: 2 / -1;
+}
+</style>

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { AccountsPanel } from '@/accounts'
+import { AuditPanel } from '@/audit'
+import { LevelsPanel } from '@/levels'
+import { useSession, type Role } from '@/session'
+import { computed, ref } from 'vue'
+
+/** How the practice stands: levels over time, who may do what, and who did what. */
+const session = useSession()
+
+interface Part {
+  id: 'levels' | 'accounts' | 'audit'
+  name: string
+  roles: readonly Role[]
+}
+
+const PARTS: readonly Part[] = [
+  { id: 'levels', name: 'Levels over time', roles: ['COORDINATOR', 'MANAGER'] },
+  { id: 'accounts', name: 'Accounts', roles: ['ADMINISTRATOR'] },
+  { id: 'audit', name: 'Audit log', roles: ['MANAGER', 'ADMINISTRATOR'] },
+]
+
+const parts = computed(() =>
+  PARTS.filter((part) => part.roles.some((role) => session.roles.includes(role))),
+)
+const chosen = ref<Part['id']>()
+const shown = computed(() => chosen.value ?? parts.value[0]?.id)
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <h1>Practice</h1>
+      <div class="parts" role="toolbar" aria-label="Parts of this place">
+        <button
+          v-for="part in parts"
+          :key="part.id"
+          :aria-pressed="part.id === shown"
+          @click="chosen = part.id"
+        >
+          {{ part.name }}
+        </button>
+      </div>
+    </div>
+    <LevelsPanel v-if="shown === 'levels'" />
+    <AccountsPanel v-else-if="shown === 'accounts'" />
+    <AuditPanel v-else-if="shown === 'audit'" />
+  </div>
+</template>
+
+<style scoped>
+.parts button {
+  border: 0;
+  border-bottom: 2px solid transparent;
+  background: none;
+  color: var(--ink);
+  padding: 3px 9px;
+  cursor: pointer;
+}
+
+.parts button[aria-pressed='true'] {
+  border-bottom-color: var(--amber);
+  background: #efe7d4;
+}
+</style>

@@ -1,0 +1,172 @@
+<script setup lang="ts">
+import { send, sentenceOf, type Schemas } from '@/api/client'
+import { dayWords, timeWords } from '@/days'
+import { CalendarAddress } from '@/exchange'
+import { ListsRack } from '@/lists'
+import { useSession } from '@/session'
+import { count } from '@/stick'
+import { Veiled, VeiledWords } from '@/veil'
+import { useQuery } from '@tanstack/vue-query'
+import { RouterLink } from 'vue-router'
+
+/** What needs whoever sits down: what is due, who joined, what was handed over, who comes in; and the rack of sticks. */
+const session = useSession()
+
+const STEPS: Record<Schemas['FollowUp']['step'], string> = {
+  NONE: '',
+  CALL: 'call',
+  LETTER: 'send a letter',
+  EMAIL: 'send an e-mail',
+  TEXT: 'send a text',
+  LOOK: 'see whether it is on record',
+  CLOSE: 'close: no response',
+}
+
+const { data: day, error } = useQuery({
+  queryKey: ['today'],
+  queryFn: () => send<Schemas['MyDay']>('/api/today'),
+})
+const { data: records } = useQuery({
+  queryKey: ['records'],
+  queryFn: () => send<Schemas['Overview']>('/api/records'),
+})
+
+function address(list: string): string {
+  return `/lists/${encodeURIComponent(list)}`
+}
+</script>
+
+<template>
+  <div class="page today">
+    <div class="page-head">
+      <h1 class="grow">{{ dayWords(session.today) }}</h1>
+      <span v-if="records" class="quiet">
+        {{ count(records.people) }} people, {{ count(records.records) }} records, made ready
+        {{ timeWords(records.builtAt) }}
+      </span>
+    </div>
+    <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <div v-if="day" class="sides">
+      <section aria-label="My follow-ups">
+        <h2>
+          My follow-ups <span class="quiet">{{ count(day.followUps.length) }}</span>
+        </h2>
+        <p v-if="day.followUps.length === 0" class="quiet">
+          Nothing of yours is due. Take somebody on one of the lists below.
+        </p>
+        <ul>
+          <li v-for="one in day.followUps" :key="one.person.id + one.set">
+            <RouterLink :to="{ path: address(one.set), query: { person: one.person.id } }"
+              ><Veiled :text="one.person.name"
+            /></RouterLink>
+            <span>{{ STEPS[one.step] }}</span>
+            <span class="quiet">{{ one.list }}, {{ dayWords(one.on) }}</span>
+          </li>
+        </ul>
+        <CalendarAddress />
+        <template v-if="day.handedOver.length">
+          <h2>Handed over to me</h2>
+          <ul>
+            <li v-for="one in day.handedOver" :key="one.person.id">
+              <RouterLink :to="{ path: address(one.set), query: { person: one.person.id } }"
+                ><Veiled :text="one.person.name"
+              /></RouterLink>
+              <span>{{ one.words }}</span>
+              <span class="quiet">{{ one.list }}</span>
+            </li>
+          </ul>
+        </template>
+        <h2>Joined in the last seven days</h2>
+        <p v-if="day.joined.length === 0" class="quiet">Nobody joined a list of yours.</p>
+        <ul>
+          <li v-for="one in day.joined" :key="one.set">
+            <RouterLink :to="{ path: address(one.set), query: { queue: 'joined' } }">{{
+              one.list
+            }}</RouterLink>
+            <span>{{ count(one.people) }} {{ one.people === 1 ? 'person' : 'people' }}</span>
+          </li>
+        </ul>
+      </section>
+      <section aria-label="Coming in">
+        <h2>
+          Coming in this week <span class="quiet">{{ count(day.comingIn.length) }}</span>
+        </h2>
+        <p v-if="day.comingIn.length === 0" class="quiet">
+          Nobody who is on a list has an appointment on record for the next seven days.
+        </p>
+        <ol class="coming">
+          <li v-for="one in day.comingIn" :key="one.person.id" :class="{ now: one.today }">
+            <span class="when">{{ one.today ? 'today' : one.when }}</span>
+            <span>
+              <strong><Veiled :text="one.person.name" /></strong>
+              <span class="quiet">
+                {{ one.person.provider }}{{ one.person.site ? `, ${one.person.site}` : '' }}</span
+              >
+              <span v-for="mention in one.mention" :key="mention.set" class="mention">
+                <RouterLink
+                  :to="{ path: address(mention.set), query: { person: one.person.id } }"
+                  >{{ mention.list }}</RouterLink>:
+                <VeiledWords :text="mention.why" :telling="[one.person.born, one.person.name]" />
+              </span>
+            </span>
+          </li>
+        </ol>
+      </section>
+    </div>
+    <h2>The lists</h2>
+    <ListsRack />
+  </div>
+</template>
+
+<style scoped>
+.sides {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 18px;
+  margin-bottom: 12px;
+}
+
+section {
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+  padding: 8px 14px;
+  max-height: 360px;
+  overflow: auto;
+}
+
+h2 {
+  margin: 8px 0 4px;
+}
+
+h2 .quiet {
+  font-weight: 400;
+}
+
+ul,
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+li {
+  display: flex;
+  gap: 10px;
+  padding: 2px 0;
+  border-bottom: 1px solid #eee5d2;
+}
+
+.when {
+  flex: 0 0 84px;
+  color: var(--soft-ink);
+}
+
+.now .when {
+  color: var(--amber-ink);
+  font-weight: 600;
+}
+
+.mention {
+  display: block;
+}
+</style>

@@ -1,0 +1,1 @@
+export { default as TodayPage } from './TodayPage.vue'

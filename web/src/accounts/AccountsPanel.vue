@@ -79,7 +79,7 @@ function beginGroup() {
   <section aria-label="Accounts">
     <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
     <p><Button size="small" label="New account" @click="open()" /></p>
-    <table>
+    <table class="ledger">
       <thead>
         <tr>
           <th>Name</th>
@@ -92,7 +92,9 @@ function beginGroup() {
         <tr v-for="account in accounts" :key="account.name" :class="{ closed: account.closed }">
           <td>
             <button class="word" @click="open(account)">{{ account.displayName }}</button>
-            <span class="quiet"> {{ account.name }}{{ account.closed ? ', closed' : '' }}</span>
+            <span class="quiet sign-in"
+              >{{ account.name }}{{ account.closed ? ', closed' : '' }}</span
+            >
           </td>
           <td>{{ account.roles.map((role) => ROLES[role]).join(', ') }}</td>
           <td>
@@ -151,22 +153,8 @@ function beginGroup() {
 </template>
 
 <style scoped>
-table {
-  width: 100%;
-  border-collapse: collapse;
-  background: var(--sheet);
-  border: 1px solid var(--rule);
-}
-
-th {
-  text-align: left;
-  background: #f3ecdc;
-}
-
-th,
-td {
-  padding: 4px 10px;
-  border-bottom: 1px solid #eee5d2;
+.sign-in {
+  margin-left: 8px;
 }
 
 .closed {

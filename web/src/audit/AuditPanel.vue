@@ -85,7 +85,7 @@ function who(account: string): string {
     </div>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-else-if="entries.length === 0" class="quiet">Nothing like this is in the log.</p>
-    <table v-else>
+    <table v-else class="ledger">
       <thead>
         <tr>
           <th>When</th>
@@ -114,25 +114,6 @@ function who(account: string): string {
   align-items: center;
   gap: 8px;
   margin-bottom: 8px;
-}
-
-table {
-  width: 100%;
-  border-collapse: collapse;
-  background: var(--sheet);
-  border: 1px solid var(--rule);
-}
-
-th {
-  text-align: left;
-  background: #f3ecdc;
-}
-
-th,
-td {
-  padding: 3px 10px;
-  border-bottom: 1px solid #eee5d2;
-  vertical-align: top;
 }
 
 td:not(.about) {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { useSession } from '@/session'
+import { SharingDialog } from '@/sharing'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -98,6 +99,20 @@ async function putOnBench(document: CriteriaDocument, over: Schemas['SetSummary'
   }
 }
 
+/** Whose a set is, and who sees it. */
+function whose(set: Schemas['SetSummary']): string {
+  const owner = set.mine ? 'yours' : `${set.owner}’s`
+  return `${owner}, ${set.everybodys ? 'everybody sees it' : set.mine ? 'private or shared' : 'shared with you'}`
+}
+
+const sharing = shallowRef<Schemas['SetSummary']>()
+const sharingShown = ref(false)
+
+function share(set: Schemas['SetSummary']) {
+  sharing.value = set
+  sharingShown.value = true
+}
+
 function when(iso: string): string {
   return new Date(iso).toLocaleDateString('en-GB', { dateStyle: 'medium' })
 }
@@ -138,12 +153,22 @@ function when(iso: string): string {
           {{ standing(set) }}
           <strong v-if="hasKeptDraft(account, set.id)">changes not saved</strong>
         </span>
-        <button v-if="set.version === 0" class="word" @click="remove(set)">Remove</button>
-        <button v-else class="word" @click="retire(set, !set.retired)">
-          {{ set.retired ? 'Take back' : 'Retire' }}
-        </button>
+        <span class="quiet">{{ whose(set) }}</span>
+        <span v-if="set.right === 'CHANGE'" class="do">
+          <button class="word share" @click="share(set)">Share</button>
+          <button v-if="set.version === 0" class="word" @click="remove(set)">Remove</button>
+          <button v-else class="word" @click="retire(set, !set.retired)">
+            {{ set.retired ? 'Take back' : 'Retire' }}
+          </button>
+        </span>
+        <span v-else class="quiet">to look at</span>
       </li>
     </ul>
+    <SharingDialog
+      :id="sharing?.id ?? ''"
+      v-model:visible="sharingShown"
+      :name="sharing?.name ?? ''"
+    />
     <OpenFileDialog
       :document="opened"
       :sets="data ?? []"
@@ -164,7 +189,7 @@ function when(iso: string): string {
 
 .sets li {
   display: grid;
-  grid-template-columns: 280px 1fr 260px auto;
+  grid-template-columns: 230px 1fr 220px 150px 110px;
   gap: 14px;
   padding: 8px 14px;
   border-bottom: 1px solid #eee5d2;
@@ -174,7 +199,12 @@ function when(iso: string): string {
   font-weight: 600;
 }
 
-.sets .word {
+.do {
+  display: flex;
+  gap: 10px;
+}
+
+.sets .word:not(.share) {
   color: var(--brick);
   border-bottom-color: transparent;
 }

@@ -93,7 +93,7 @@ function attempts(outcome: string, month: string): number {
 
       <h2>What came of attempts</h2>
       <p v-if="months.length === 0" class="quiet">Nobody was tried yet.</p>
-      <table v-else>
+      <table v-else class="ledger">
         <thead>
           <tr>
             <th>Outcome</th>
@@ -118,7 +118,7 @@ function attempts(outcome: string, month: string): number {
         :key="part.name"
       >
         <h2>{{ part.name }}</h2>
-        <table>
+        <table class="ledger">
           <thead>
             <tr>
               <th>Name</th>
@@ -174,23 +174,6 @@ function attempts(outcome: string, month: string): number {
 
 h2 {
   margin: 14px 0 4px;
-}
-
-table {
-  border-collapse: collapse;
-  background: var(--sheet);
-  border: 1px solid var(--rule);
-}
-
-th {
-  text-align: left;
-  background: #f3ecdc;
-}
-
-th,
-td {
-  padding: 3px 12px;
-  border-bottom: 1px solid #eee5d2;
 }
 
 .number {

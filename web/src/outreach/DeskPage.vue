@@ -169,7 +169,7 @@ async function takeNext() {
   if (next) {
     open(next)
     if (!next.inHand) {
-      await work('TAKE', [next], 'Taken')
+      await work('TAKE', [next], veil.isDown ? 'Taken' : `Taken: ${next.person.name}`)
     }
   }
 }
@@ -229,6 +229,9 @@ function bringBack() {
 }
 
 function markCurrent() {
+  if (!rows.value.some((one) => one.person.id === current.value)) {
+    step(1)
+  }
   const next = new Set(marked.value)
   if (!next.delete(current.value)) {
     next.add(current.value)

@@ -4,6 +4,7 @@ import { dayWords } from '@/days'
 import { VeiledWords } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
+import { RouterLink } from 'vue-router'
 import Drop from './Drop.vue'
 import PersonPanel from './PersonPanel.vue'
 
@@ -64,6 +65,12 @@ function dueWords(due: string): string {
         </button>
       </li>
     </ul>
+    <p v-if="opened" class="desk">
+      <RouterLink :to="{ path: `/lists/${encodeURIComponent(opened)}`, query: { person } }">
+        Open at the desk of this list
+      </RouterLink>
+      <span class="quiet">to log an attempt or set aside</span>
+    </p>
     <PersonPanel v-if="view" :view="view" :as-of="today" class="panel" />
   </section>
 </template>
@@ -111,6 +118,12 @@ ul {
 
 .due {
   white-space: nowrap;
+}
+
+.desk {
+  display: flex;
+  gap: 8px;
+  margin: 6px 14px 0;
 }
 
 .panel {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords, timeWords } from '@/days'
+import { HandOver } from '@/accounts'
 import { CalendarAddress } from '@/exchange'
 import { ListsRack } from '@/lists'
 import { useSession } from '@/session'
@@ -64,6 +65,7 @@ function address(list: string): string {
           </li>
         </ul>
         <CalendarAddress />
+        <HandOver />
         <template v-if="day.handedOver.length">
           <h2>Handed over to me</h2>
           <ul>
@@ -96,10 +98,10 @@ function address(list: string): string {
         </p>
         <ol class="coming">
           <li v-for="one in day.comingIn" :key="one.person.id" :class="{ now: one.today }">
-            <span class="when">{{ one.today ? 'today' : one.when }}</span>
+            <span class="when">{{ one.today ? 'today' : one.when.replace(/ \d{4}$/, '') }}</span>
             <span>
               <strong><Veiled :text="one.person.name" /></strong>
-              <span class="quiet">
+              <span class="quiet with">
                 {{ one.person.provider }}{{ one.person.site ? `, ${one.person.site}` : '' }}</span
               >
               <span v-for="mention in one.mention" :key="mention.set" class="mention">
@@ -157,13 +159,17 @@ li {
 }
 
 .when {
-  flex: 0 0 84px;
+  flex: 0 0 52px;
   color: var(--soft-ink);
 }
 
 .now .when {
   color: var(--amber-ink);
   font-weight: 600;
+}
+
+.with {
+  margin-left: 8px;
 }
 
 .mention {

@@ -62,6 +62,10 @@ class DemoIT {
         browser.click("Orla Fenwick, records coordinator");
         browser.click("Sign in");
         browser.awaitText("nav", "Criteria");
+        browser.awaitText("main", "My follow-ups");
+        browser.awaitText("main", "Hearing check due");
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("today");
     }
 
     @Test
@@ -130,6 +134,19 @@ class DemoIT {
         browser.awaitText("main", "6,014 people");
         assertThat(browser.graveViolations()).isEmpty();
         picture("records");
+
+        browser.click("Practice");
+        browser.awaitText("main", "By provider");
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("levels");
+        browser.click("Accounts");
+        browser.awaitText("main", "Dr Pennifer");
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("accounts");
+        browser.click("Audit log");
+        browser.awaitText("main", "Signed in");
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("audit");
     }
 
     @Test
@@ -209,12 +226,31 @@ class DemoIT {
     void a_list_is_read_and_the_reading_kept() throws Exception {
         browser.click("Lists");
         browser.click("Hearing check due");
+        browser.awaitText(".in-hand", "What came of it");
         browser.click("Readings");
         browser.click("Take a reading now");
         browser.awaitText(".reading", "on the list");
         browser.awaitText(".changes", "This is the first reading");
         assertThat(browser.graveViolations()).isEmpty();
         picture("readings");
+        browser.press(Keys.ESCAPE);
+        browser.awaitGone(".p-dialog");
+        browser.click("How it is worked");
+        browser.awaitText(".p-dialog", "Contact plan");
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("manner");
+        browser.press(Keys.ESCAPE);
+        browser.awaitGone(".p-dialog");
+        browser.click("Take out");
+        browser.awaitText(".p-dialog", "Columns");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.clickOn(".p-dialog button[type=submit]");
+        browser.awaitText(".p-dialog", "with your downloads");
+        browser.press(Keys.ESCAPE);
+        browser.awaitGone(".p-dialog");
+        browser.click("Share");
+        browser.awaitText(".p-dialog", "Everybody may");
+        assertThat(browser.graveViolations()).isEmpty();
         browser.press(Keys.ESCAPE);
         browser.awaitGone(".p-dialog");
     }
@@ -259,7 +295,7 @@ class DemoIT {
         assertThat(browser.text("nav")).doesNotContain("Criteria").doesNotContain("Records");
         browser.open(application.address() + "/records");
         browser.awaitText("main", "Hearing check due");
-        assertThat(browser.path()).isEqualTo("/lists");
+        assertThat(browser.path()).isEqualTo("/today");
     }
 
     private static String asOf() {

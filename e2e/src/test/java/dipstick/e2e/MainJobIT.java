@@ -76,6 +76,9 @@ class MainJobIT {
         browser.click("Sign in");
 
         browser.awaitText("nav", "Criteria");
+        browser.awaitText("main", "There is no list yet");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.click("Criteria");
         browser.awaitText("main", "No set is saved yet");
     }
 

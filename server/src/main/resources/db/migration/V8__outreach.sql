@@ -2,6 +2,9 @@
 ALTER TABLE reading ADD COLUMN records_stamp VARCHAR(64) DEFAULT '' NOT NULL;
 ALTER TABLE reading ADD COLUMN dials VARCHAR DEFAULT '{}' NOT NULL;
 
+-- The sentence that decided it.
+ALTER TABLE reading_member ADD COLUMN why VARCHAR(4000) DEFAULT '' NOT NULL;
+
 -- When a list is read by itself, and with which dials; a list without a row is read every day.
 CREATE TABLE reading_plan (
     set_id       VARCHAR(200) PRIMARY KEY,

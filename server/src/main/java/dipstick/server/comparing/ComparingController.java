@@ -33,7 +33,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** Who is at one reading and not at another, who is on one list and not on another, and what is different. */
 @RestController
 class ComparingController {
-    private static final ReadMember NOWHERE = new ReadMember("", "", "", "");
+    private static final ReadMember NOWHERE = new ReadMember("", "", "", "", "");
 
     private final Readings readings;
     private final CriteriaSets sets;

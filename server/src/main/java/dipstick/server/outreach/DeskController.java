@@ -86,7 +86,7 @@ class DeskController {
         sharing.require(set, Right.VIEW);
         long holds = told.last();
         SavedSet saved = sets.getInForce(set);
-        audit.record(Act.LIST_READ, set);
+        audit.recordOnce(Act.LIST_READ, set);
         return new DeskView(
                 saved.publishedName(),
                 saved.json().path("purpose").asString(""),
@@ -104,7 +104,7 @@ class DeskController {
     PersonLog person(@PathVariable String set, @PathVariable String person) {
         sharing.require(set, Right.VIEW);
         seen.records().find(person).ifPresent(number -> people.requireMaySee(number, seen.records()));
-        audit.record(Act.PERSON_READ, person + ", log");
+        audit.recordOnce(Act.PERSON_READ, person + ", log");
         return logs.of(person);
     }
 

@@ -29,8 +29,6 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Component
 class ListKeeper {
-    private static final String FIRST = "On the list when it was first read.";
-
     private final EntryMapper entries;
     private final ActMapper acts;
     private final Manners manners;
@@ -99,7 +97,7 @@ class ListKeeper {
 
     private Entry joins(
             TakenReading reading, ReadMember member, Map<String, ReadChange> changes, ContactPlan plan, String batch) {
-        String why = why(changes, member.person(), FIRST);
+        String why = why(changes, member.person(), member.why());
         Entry joined = Entry.joined(reading.setId(), member.person(), standing(member), reading.asOf(), why);
         Entry planned = joined.with(joined.state(), plan.first(reading.asOf()), 0, reading.asOf());
         long id = entries.insert(planned);

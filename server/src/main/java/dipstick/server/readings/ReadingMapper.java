@@ -21,7 +21,7 @@ interface ReadingMapper {
     @Select("SELECT " + COLUMNS + " FROM reading WHERE set_id = #{set} AND id = #{id}")
     Optional<TakenReading> find(String set, long id);
 
-    @Select("SELECT person, state, due_on, band FROM reading_member WHERE reading = #{id} ORDER BY person")
+    @Select("SELECT person, state, due_on, band, why FROM reading_member WHERE reading = #{id} ORDER BY person")
     List<ReadMember> members(long id);
 
     @Select("SELECT person, was, now_is, cause, words FROM reading_change WHERE reading = #{id} ORDER BY person")
@@ -46,8 +46,8 @@ interface ReadingMapper {
     long insert(TakenReading reading);
 
     @Insert("""
-            INSERT INTO reading_member (reading, person, state, due_on, band)
-            VALUES (#{reading}, #{member.person}, #{member.state}, #{member.dueOn}, #{member.band})
+            INSERT INTO reading_member (reading, person, state, due_on, band, why)
+            VALUES (#{reading}, #{member.person}, #{member.state}, #{member.dueOn}, #{member.band}, #{member.why})
             """)
     int insertMember(long reading, ReadMember member);
 

@@ -9,6 +9,7 @@ import dipstick.core.criteria.MemberReferences;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.ListMember;
 import dipstick.core.evaluate.Reading;
+import dipstick.core.explain.Verdict;
 import dipstick.core.export.ReadingExport;
 import dipstick.core.population.Population;
 import dipstick.server.audit.Act;
@@ -48,6 +49,9 @@ public class Readings {
 
     /** Who takes the readings that nobody asked for. */
     private static final String NOBODY = "";
+
+    /** As the table has room for it. */
+    private static final int LONGEST_WHY = 4000;
 
     private final ReadingMapper readings;
     private final ReadingPlans plans;
@@ -226,7 +230,7 @@ public class Readings {
         CriteriaSet set = sets.read(saved.json(), settings, view.population().personFields());
         Reading reading = evaluator.read(set);
         List<ReadMember> members = evaluator.members(reading).stream()
-                .map(member -> member(view.population(), member))
+                .map(member -> member(evaluator, reading, member))
                 .toList();
         List<ReadChange> changes = last.isPresent() ? changes(last.get(), reading, members, saved) : List.of();
         TakenReading taken = new TakenReading(
@@ -260,12 +264,14 @@ public class Readings {
         }));
     }
 
-    private static ReadMember member(Population records, ListMember member) {
+    private static ReadMember member(Evaluator evaluator, Reading reading, ListMember member) {
+        String why = Verdict.of(evaluator, reading, member.person());
         return new ReadMember(
-                records.idOf(member.person()),
+                reading.records().idOf(member.person()),
                 member.state().word(),
                 ReadingExport.dueText(member.due()),
-                member.band().orElse(""));
+                member.band().orElse(""),
+                why.length() <= LONGEST_WHY ? why : why.substring(0, LONGEST_WHY - 1) + "…");
     }
 
     private List<ReadChange> changes(TakenReading last, Reading reading, List<ReadMember> members, SavedSet saved)

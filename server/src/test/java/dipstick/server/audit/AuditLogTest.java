@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Visitor;
+import dipstick.server.accounts.Role;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.util.ArrayList;
 import java.util.List;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
 
 class AuditLogTest {
     @Test
@@ -42,6 +44,33 @@ class AuditLogTest {
                         "PERSON_READ watched-person")
                 .anyMatch(entry -> entry.startsWith("LIST_EXPORTED watched as of "))
                 .anyMatch(entry -> entry.startsWith("PEOPLE_LISTED ON_LIST of watched as of "));
+    }
+
+    @Test
+    void the_log_is_searched_by_managers_and_a_page_that_keeps_itself_up_to_date_is_in_it_once() throws Exception {
+        Visitor coordinator = People.coordinator();
+        People.publish(
+                coordinator,
+                "audited",
+                "{\"format\": \"dipstick-criteria/1\", \"id\": \"audited\", \"name\": \"Audited\", \"include\": []}");
+        Visitor caller = People.signedIn("audited-caller", Role.CALLER);
+        caller.get("/api/lists/audited/desk");
+        caller.get("/api/lists/audited/desk");
+        Visitor manager = People.signedIn(Role.MANAGER);
+        JsonNode found = manager.get("/api/audit?account=audited-caller&act=LIST_READ&find=AUDITED")
+                .json();
+        assertThat(found.get("entries")).hasSize(1);
+        assertThat(found.at("/entries/0/subject").asString()).isEqualTo("audited");
+        assertThat(manager.get("/api/audit?account=audited-caller&through=2020-01-01")
+                        .json()
+                        .get("entries"))
+                .isEmpty();
+        long last = manager.get("/api/audit").json().at("/entries/0/id").asLong();
+        assertThat(manager.get("/api/audit?before=" + last)
+                        .json()
+                        .at("/entries/0/id")
+                        .asLong())
+                .isLessThan(last);
     }
 
     private static List<String> entries() throws Exception {

@@ -1,0 +1,64 @@
+package dipstick.server.outreach;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dipstick.server.People;
+import dipstick.server.RunningServer.Visitor;
+import dipstick.server.accounts.Role;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+class MyDayTest {
+    @Test
+    void today_says_what_is_due_who_joined_who_was_given_and_who_comes_in() throws Exception {
+        LocalDate today = LocalDate.now(ZoneId.of("Europe/Lisbon"));
+        Visitor coordinator = People.coordinator();
+        Visitor caller = People.signedIn("day-caller", Role.CALLER);
+        People.bringIn(coordinator, "PEOPLE", "id,phone\nday-1,1\nday-2,2\nday-3,3\n");
+        People.bringIn(
+                coordinator,
+                "EVENTS",
+                "id,person_id,kind,on\nday-e1,day-3,appointment," + today.plusDays(2) + "\nday-e2,day-2,appointment,"
+                        + today.plusDays(20) + "\n");
+        People.publishPrivately(
+                coordinator,
+                "day-list",
+                "{\"format\": \"dipstick-criteria/1\", \"id\": \"day-list\", \"name\": \"Day list\", \"include\":"
+                        + " [{\"id\": \"mine\", \"test\": {\"field\": \"id\", \"startsWith\": \"day-\"}}]}");
+        People.share(
+                coordinator,
+                "day-list",
+                "NONE",
+                "{\"kind\": \"COLLEAGUE\", \"grantee\": \"day-caller\", \"granted\": \"WORK\"}");
+        new Desks(caller, "day-list").does("TAKE", "day-1");
+        new Desks(coordinator, "day-list").does("GIVE", "day-2", "to", "\"day-caller\"");
+
+        JsonNode day = caller.get("/api/today").json();
+        assertThat(day.get("followUps")
+                        .valueStream()
+                        .filter(one -> one.get("set").asString().equals("day-list"))
+                        .map(one -> one.at("/person/id").asString() + " "
+                                + one.get("step").asString()))
+                .containsExactlyInAnyOrder("day-1 CALL", "day-2 CALL");
+        assertThat(day.get("joined").toString()).contains("\"list\":\"Day list\",\"people\":3");
+        assertThat(day.get("handedOver")
+                        .valueStream()
+                        .map(one -> one.at("/person/id").asString() + " "
+                                + one.get("words").asString()))
+                .singleElement()
+                .asString()
+                .startsWith("day-2 from Person person");
+        assertThat(day.get("comingIn")
+                        .valueStream()
+                        .map(one -> one.at("/person/id").asString())
+                        .filter(id -> id.startsWith("day-")))
+                .containsExactly("day-3");
+        assertThat(People.caller().get("/api/today").text()).doesNotContain("Day list");
+
+        JsonNode levels = coordinator.get("/api/lists/day-list/levels").json();
+        assertThat(levels.at("/levels/0/onList").asInt()).isEqualTo(3);
+        assertThat(levels.at("/bySite/0/open").asInt()).isEqualTo(3);
+    }
+}

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { sendJson, sentenceOf } from '@/api/client'
+import { useSession } from '@/session'
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { useColleagues } from './colleagues'
+
+/** Gives everything that one holds to a colleague, as before going away. */
+const session = useSession()
+const queries = useQueryClient()
+const { colleagues } = useColleagues()
+const to = ref('')
+const told = ref('')
+const problem = ref('')
+const others = computed(() => colleagues.value.filter((one) => one.name !== session.signedIn?.name))
+
+async function handOver() {
+  const heir = others.value.find((one) => one.name === to.value)
+  const sure = window.confirm(
+    `Give all people whom you have in hand, and the criteria sets that are yours, to ${heir?.displayName ?? ''}?`,
+  )
+  if (!sure) {
+    return
+  }
+  try {
+    await sendJson('POST', '/api/session/hand-over', { to: to.value })
+    told.value = `Everything of yours is with ${heir?.displayName ?? ''} now.`
+    problem.value = ''
+  } catch (failure) {
+    problem.value = sentenceOf(failure)
+  }
+  to.value = ''
+  await queries.invalidateQueries()
+}
+</script>
+
+<template>
+  <div class="hand-over">
+    <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
+    <label for="hand-over-to">Hand everything over to</label>
+    <select id="hand-over-to" v-model="to" class="plain">
+      <option value="">nobody</option>
+      <option v-for="one in others" :key="one.name" :value="one.name">{{ one.displayName }}</option>
+    </select>
+    <button v-if="to" class="word" @click="handOver">Hand over</button>
+    <span role="status">{{ told }}</span>
+  </div>
+</template>
+
+<style scoped>
+.hand-over {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 8px;
+  margin: 6px 0;
+}
+</style>

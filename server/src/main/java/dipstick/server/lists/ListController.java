@@ -11,6 +11,7 @@ import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
+import dipstick.server.outreach.ListedPeople;
 import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PersonView;
 import dipstick.server.sharing.Right;
@@ -21,6 +22,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -42,6 +44,7 @@ class ListController {
     private final CriteriaSets sets;
     private final Evaluators evaluators;
     private final PeopleReader people;
+    private final ListedPeople listed;
     private final Sharing sharing;
     private final Accounts accounts;
     private final AuditLog audit;
@@ -50,10 +53,12 @@ class ListController {
             CriteriaSets sets,
             Evaluators evaluators,
             PeopleReader people,
+            ListedPeople listed,
             Sharing sharing,
             Accounts accounts,
             AuditLog audit) {
         this.sets = sets;
+        this.listed = listed;
         this.sharing = sharing;
         this.accounts = accounts;
         this.evaluators = evaluators;
@@ -119,7 +124,12 @@ class ListController {
     PersonView person(@PathVariable String id, @PathVariable String person, @RequestParam Optional<LocalDate> asOf) {
         sharing.require(id, Right.VIEW);
         Evaluator evaluator = evaluators.asOf(asOf);
-        return people.read(person, evaluator, read(sets.getInForce(id), evaluator));
+        CriteriaSet set = read(sets.getInForce(id), evaluator);
+        OptionalInt number = evaluator.population().find(person);
+        boolean onIt =
+                number.isPresent() && evaluator.read(set).list().possible().get(number.getAsInt());
+        listed.requireListed(id, person, onIt);
+        return people.read(person, evaluator, set);
     }
 
     /** Those whom whoever asks may see. */

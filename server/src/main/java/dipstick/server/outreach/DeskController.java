@@ -33,6 +33,7 @@ class DeskController {
     private final Readings readings;
     private final PeopleReader people;
     private final SeenPeople seen;
+    private final ListedPeople listed;
     private final Sharing sharing;
     private final Told told;
     private final AuditLog audit;
@@ -47,6 +48,7 @@ class DeskController {
             Readings readings,
             PeopleReader people,
             SeenPeople seen,
+            ListedPeople listed,
             Sharing sharing,
             Told told,
             AuditLog audit) {
@@ -59,6 +61,7 @@ class DeskController {
         this.readings = readings;
         this.people = people;
         this.seen = seen;
+        this.listed = listed;
         this.sharing = sharing;
         this.told = told;
         this.audit = audit;
@@ -103,6 +106,7 @@ class DeskController {
     @GetMapping("/people/{person}")
     PersonLog person(@PathVariable String set, @PathVariable String person) {
         sharing.require(set, Right.VIEW);
+        listed.requireListed(set, person, false);
         seen.records().find(person).ifPresent(number -> people.requireMaySee(number, seen.records()));
         audit.recordOnce(Act.PERSON_READ, person + ", log");
         return logs.of(person);

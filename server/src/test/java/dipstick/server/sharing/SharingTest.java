@@ -134,6 +134,20 @@ class SharingTest {
     }
 
     @Test
+    void a_caller_looks_up_whoever_is_on_a_list_and_nobody_else() throws Exception {
+        Visitor coordinator = People.coordinator();
+        People.bringIn(coordinator, "PEOPLE", "id,family_name\nlooked-1,On\nother-1,Off\n");
+        People.publish(coordinator, "looked", set("looked"));
+        Visitor caller = People.caller();
+        assertThat(caller.get("/api/lists/looked/people/looked-1").status()).isEqualTo(200);
+        assertThat(caller.get("/api/lists/looked/people/other-1").type()).isEqualTo("urn:dipstick:not-on-this-list");
+        assertThat(caller.get("/api/lists/looked/desk/people/looked-1").status())
+                .isEqualTo(200);
+        assertThat(caller.get("/api/lists/looked/desk/people/other-1").status()).isEqualTo(404);
+        assertThat(coordinator.get("/api/lists/looked/people/other-1").status()).isEqualTo(200);
+    }
+
+    @Test
     void an_account_is_closed_only_when_all_is_handed_over_and_then_is_out_at_once() throws Exception {
         Visitor administrator = People.signedIn("closing-administrator", Role.ADMINISTRATOR);
         Visitor leaver = People.signedIn("leaver", Role.COORDINATOR);

@@ -1,0 +1,30 @@
+package dipstick.server.outreach;
+
+import dipstick.server.accounts.Accounts;
+import dipstick.server.accounts.Colleague;
+import dipstick.server.accounts.Role;
+import dipstick.server.web.Problems;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+
+/** Who may be looked up through a list: whoever is or was on it, and for those who may see anybody, anybody. */
+@Service
+public class ListedPeople {
+    private final EntryMapper entries;
+    private final Accounts accounts;
+
+    ListedPeople(EntryMapper entries, Accounts accounts) {
+        this.entries = entries;
+        this.accounts = accounts;
+    }
+
+    /** @param onItToday whether they are on the list as of the day that is looked at */
+    public void requireListed(String set, String person, boolean onItToday) {
+        Colleague here = accounts.here();
+        boolean seesAnybody = here.is(Role.COORDINATOR) || here.is(Role.CLINICIAN);
+        if (!seesAnybody && !onItToday && entries.find(set, person).isEmpty()) {
+            throw Problems.refused(
+                    HttpStatus.NOT_FOUND, "not-on-this-list", "This person is not on this list, and never was.");
+        }
+    }
+}

@@ -3,12 +3,13 @@ import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSession } from '@/session'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
-import { useQuery } from '@tanstack/vue-query'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, reactive, ref, watch } from 'vue'
 import LetterEditor from './LetterEditor.vue'
+import SentMail from './SentMail.vue'
 import {
   COLUMNS,
   download,
@@ -31,6 +32,7 @@ const { list, people, example } = defineProps<{
 const emit = defineEmits<{ written: [people: string[], outcome: string] }>()
 
 const session = useSession()
+const queries = useQueryClient()
 const address = computed(() => `/api/lists/${encodeURIComponent(list)}/out`)
 const draft = reactive({
   format: 'XLSX' as Format | 'MAIL',
@@ -42,6 +44,7 @@ const problem = ref('')
 const told = ref('')
 const busy = ref(false)
 const editing = ref(false)
+const sentShown = ref(false)
 const written = ref<{ people: string[]; outcome: string }>()
 
 const isTable = computed(() => draft.format === 'CSV' || draft.format === 'XLSX')
@@ -52,6 +55,7 @@ watch(visible, (shown) => {
     problem.value = ''
     told.value = ''
     editing.value = false
+    sentShown.value = false
     written.value = undefined
   }
 })
@@ -59,6 +63,11 @@ watch(visible, (shown) => {
 const { data: templates, refetch } = useQuery({
   queryKey: ['letters'],
   queryFn: () => send<Schemas['LetterTemplate'][]>('/api/letters'),
+  enabled: visible,
+})
+const { data: mail } = useQuery({
+  queryKey: ['mail'],
+  queryFn: () => send<Schemas['MailState']>('/api/mail'),
   enabled: visible,
 })
 const names = computed(() => [...new Set((templates.value ?? []).map((one) => one.name))])
@@ -97,6 +106,7 @@ async function takeOut() {
           ? `; ${count(mailed.leftOut.length)} left out: ${mailed.leftOut[0]?.why ?? ''}`
           : '.')
       written.value = { people: mailed.sent, outcome: 'sent-e-mail' }
+      await queries.invalidateQueries({ queryKey: ['mail', 'sent'] })
     } else {
       await download(address.value, wanted(draft.format))
       told.value = 'The file is with your downloads.'
@@ -203,6 +213,24 @@ function logWritten() {
         />
         <Button type="button" text label="Close" @click="visible = false" />
       </span>
+      <div v-if="draft.format === 'MAIL' && mail" class="whole">
+        <p v-if="!mail.ready" class="notice">
+          No mail server is set up here, so nothing can be sent.
+        </p>
+        <p v-else-if="mail.standIn" class="quiet">
+          This is the demo: mail goes to a stand-in, which keeps it and delivers nothing.
+          <button
+            v-if="session.isCoordinator"
+            type="button"
+            class="word"
+            :aria-expanded="sentShown"
+            @click="sentShown = !sentShown"
+          >
+            {{ sentShown ? 'Hide what was sent' : 'Show what was sent' }}
+          </button>
+        </p>
+        <SentMail v-if="sentShown" />
+      </div>
       <p v-if="told" class="whole" role="status">
         {{ told }}
         <button v-if="written?.people.length" type="button" class="word" @click="logWritten">

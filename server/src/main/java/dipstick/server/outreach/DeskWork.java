@@ -351,9 +351,18 @@ class DeskWork {
             if (day(day).isBefore(day)) {
                 throw new Refused("The day until which they are set aside is over already.");
             }
-            SetAside aside = new SetAside(
+            String words = aside(entry, 0).words(who.displayName());
+            setAsides.insert(aside(entry, log(entry, DeskAct.Kind.SET_ASIDE, words, handBefore)));
+            if (work.everywhere()) {
+                entries.ofPerson(entry.person()).forEach(other -> touched.add(other.setId()));
+            }
+            acts.letGo(entry.person());
+        }
+
+        private SetAside aside(Entry entry, long act) {
+            return new SetAside(
                     0,
-                    0,
+                    act,
                     work.everywhere() ? "" : set,
                     entry.person(),
                     work.words(),
@@ -361,13 +370,6 @@ class DeskWork {
                     work.day(),
                     who.name(),
                     false);
-            long id = log(entry, DeskAct.Kind.SET_ASIDE, aside.words(who.displayName()), handBefore);
-            setAsides.insert(new SetAside(
-                    0, id, aside.setId(), aside.person(), aside.reason(), day, aside.untilDay(), who.name(), false));
-            if (work.everywhere()) {
-                entries.ofPerson(entry.person()).forEach(other -> touched.add(other.setId()));
-            }
-            acts.letGo(entry.person());
         }
 
         private void bringBack(Entry entry, String handBefore) throws Refused {

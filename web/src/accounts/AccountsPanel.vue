@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { send, sendJson, sentenceOf } from '@/api/client'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import { ref } from 'vue'
@@ -13,11 +13,7 @@ const { data: accounts, error } = useQuery({
   queryKey: ['accounts'],
   queryFn: () => send<Account[]>('/api/accounts'),
 })
-const { colleagues } = useColleagues()
-const { data: known } = useQuery({
-  queryKey: ['colleagues'],
-  queryFn: () => send<Schemas['Colleagues']>('/api/colleagues'),
-})
+const { colleagues, groups } = useColleagues()
 
 const dialogShown = ref(false)
 const opened = ref<Account>()
@@ -132,7 +128,7 @@ function beginGroup() {
 
     <h2>Groups</h2>
     <p class="quiet">Lists can be shared with a group. It is there as long as somebody is in it.</p>
-    <div v-for="(members, group) in known?.groups ?? {}" :key="group" class="group">
+    <div v-for="(members, group) in groups" :key="group" class="group">
       <strong>{{ group }}</strong>
       <label v-for="one in colleagues" :key="one.name">
         <input

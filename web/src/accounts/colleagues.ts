@@ -13,6 +13,7 @@ export function useColleagues() {
   })
   return {
     colleagues: computed<readonly Colleague[]>(() => data.value?.colleagues ?? []),
-    groups: computed<readonly string[]>(() => Object.keys(data.value?.groups ?? {})),
+    /** The sign-in names of who is in each, by the group’s name. */
+    groups: computed(() => data.value?.groups ?? {}),
   }
 }

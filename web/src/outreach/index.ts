@@ -1,1 +1,2 @@
 export { default as DeskPage } from './DeskPage.vue'
+export { stepWords } from './words'

@@ -32,7 +32,10 @@ const address = computed(() => `/api/sharing/${encodeURIComponent(id)}`)
 
 const owners = computed(() => colleagues.value.filter((one) => one.roles.includes('COORDINATOR')))
 const addable = computed(() => [
-  ...groups.value.map((group) => ({ key: `GROUP ${group}`, name: `${group} (group)` })),
+  ...Object.keys(groups.value).map((group) => ({
+    key: `GROUP ${group}`,
+    name: `${group} (group)`,
+  })),
   ...colleagues.value
     .filter((one) => one.name !== owner.value)
     .map((one) => ({ key: `COLLEAGUE ${one.name}`, name: one.displayName })),

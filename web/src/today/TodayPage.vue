@@ -4,6 +4,7 @@ import { dayWords, timeWords } from '@/days'
 import { HandOver } from '@/accounts'
 import { CalendarAddress } from '@/exchange'
 import { ListsRack } from '@/lists'
+import { stepWords } from '@/outreach'
 import { useSession } from '@/session'
 import { count } from '@/stick'
 import { Veiled, VeiledWords } from '@/veil'
@@ -12,16 +13,6 @@ import { RouterLink } from 'vue-router'
 
 /** What needs whoever sits down: what is due, who joined, what was handed over, who comes in; and the rack of sticks. */
 const session = useSession()
-
-const STEPS: Record<Schemas['FollowUp']['step'], string> = {
-  NONE: '',
-  CALL: 'call',
-  LETTER: 'send a letter',
-  EMAIL: 'send an e-mail',
-  TEXT: 'send a text',
-  LOOK: 'see whether it is on record',
-  CLOSE: 'close: no response',
-}
 
 const { data: day, error } = useQuery({
   queryKey: ['today'],
@@ -60,7 +51,7 @@ function address(list: string): string {
             <RouterLink :to="{ path: address(one.set), query: { person: one.person.id } }"
               ><Veiled :text="one.person.name"
             /></RouterLink>
-            <span>{{ STEPS[one.step] }}</span>
+            <span>{{ stepWords(one.step) }}</span>
             <span class="quiet">{{ one.list }}, {{ dayWords(one.on) }}</span>
           </li>
         </ul>

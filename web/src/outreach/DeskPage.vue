@@ -20,7 +20,7 @@ import KeysDialog from './KeysDialog.vue'
 import MannerDialog from './MannerDialog.vue'
 import PersonInHand from './PersonInHand.vue'
 import PlanDialog from './PlanDialog.vue'
-import { isIn, isOpen, QUEUES, type DeskRow, type QueueId } from './queues'
+import { isIn, nextToTake, QUEUES, type DeskRow, type QueueId } from './queues'
 import ReasonDialog from './ReasonDialog.vue'
 import { useDesk, type WorkFields } from './useDesk'
 import { useViews } from './useViews'
@@ -161,16 +161,14 @@ function step(by: 1 | -1) {
 async function takeNext() {
   const index = rows.value.findIndex((one) => one.person.id === current.value)
   const from = index < 0 ? lastIndex.value : index
-  const free = (one: DeskRow) =>
-    isOpen(one) &&
-    one.setAside === undefined &&
-    (one.inHand === undefined || (one.inHand.mine && one.person.id !== current.value))
-  const next = [...rows.value.slice(from), ...rows.value.slice(0, from)].find(free)
+  const next = nextToTake(rows.value, from, current.value, session.today)
   if (next) {
     open(next)
     if (!next.inHand) {
       await work('TAKE', [next], veil.isDown ? 'Taken' : `Taken: ${next.person.name}`)
     }
+  } else {
+    told.value = 'Nobody more in this queue is free and to be tried today.'
   }
 }
 

@@ -1,5 +1,5 @@
 import { dayWords, shortDayWords } from '@/days'
-import { daysBetween, type DeskRow } from './queues'
+import { daysBetween, isOpen, type DeskRow } from './queues'
 import { STATES, stepWords } from './words'
 
 export type ColumnId =
@@ -112,8 +112,12 @@ export const COLUMNS: readonly DeskColumn[] = [
   { id: 'state', name: 'State', width: '0.8fr', text: (row) => STATES[row.state] },
   { id: 'language', name: 'Language', width: '72px', text: (row) => row.language },
   { id: 'by', name: 'Contact by', width: '80px', text: (row) => row.contactBy },
-  { id: 'why', name: 'Why', width: '2fr', text: (row) => row.heldBack ?? row.setAside ?? row.why },
+  { id: 'why', name: 'Why', width: '2fr', text: why },
 ]
+
+function why(row: DeskRow): string {
+  return (isOpen(row) ? (row.setAside ?? row.heldBack) : undefined) ?? row.why
+}
 
 export function columnOf(id: string): DeskColumn | undefined {
   return COLUMNS.find((column) => column.id === id)

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { sorted, USUAL_VIEW } from './columns'
-import { isIn, QUEUES, type DeskRow, type QueueId } from './queues'
+import { isIn, nextToTake, QUEUES, type DeskRow, type QueueId } from './queues'
 
 const TODAY = '2026-11-23'
 
@@ -40,7 +40,7 @@ function queuesOf(one: DeskRow): QueueId[] {
 describe('the queues', () => {
   it('hold somebody where they are looked for', () => {
     expect(queuesOf(row('plain'))).toEqual(['open', 'nobodys', 'due'])
-    expect(queuesOf(row('later', { nextOn: '2026-11-24' }))).toEqual(['open', 'nobodys'])
+    expect(queuesOf(row('later', { nextOn: '2026-11-24' }))).toEqual(['waiting'])
     expect(queuesOf(row('new', { joinedOn: '2026-11-17' }))).toContain('joined')
     expect(queuesOf(row('old', { joinedOn: '2026-11-16' }))).not.toContain('joined')
     expect(queuesOf(row('unsure', { standing: 'CHECK' }))).toContain('check')
@@ -58,6 +58,31 @@ describe('the queues', () => {
     const hand = { account: 'a', name: 'A', mine: true, since: '' }
     expect(queuesOf(row('mine', { inHand: hand }))).toEqual(['open', 'mine', 'due'])
     expect(queuesOf(row('theirs', { inHand: { ...hand, mine: false } }))).toEqual(['open'])
+  })
+})
+
+describe('the next person to take', () => {
+  const hand = { account: 'a', name: 'A', mine: true, since: '' }
+  const taken = (rows: DeskRow[], from = 0, current = '') =>
+    nextToTake(rows, from, current, TODAY)?.person.id
+
+  it('is never somebody who is not to be tried now', () => {
+    const not = [
+      row('later', { nextOn: '2026-11-24' }),
+      row('held', { heldBack: 'Was reached.' }),
+      row('aside', { setAside: 'abroad' }),
+      row('theirs', { inHand: { ...hand, mine: false } }),
+      row('done', { state: 'DONE' }),
+    ]
+    expect(taken(not)).toBeUndefined()
+    expect(taken([...not, row('free')])).toBe('free')
+  })
+
+  it('comes after whoever is open, and then from the beginning', () => {
+    const rows = [row('a'), row('b', { inHand: hand }), row('c')]
+    expect(taken(rows, 1, 'b')).toBe('c')
+    expect(taken(rows, 1)).toBe('b')
+    expect(taken([row('a'), row('b', { inHand: hand })], 1, 'b')).toBe('a')
   })
 })
 

@@ -11,12 +11,22 @@ export interface Queue {
 }
 
 export type QueueId =
-  'open' | 'mine' | 'nobodys' | 'due' | 'joined' | 'check' | 'progress' | 'held' | 'aside' | 'done'
+  | 'open'
+  | 'mine'
+  | 'nobodys'
+  | 'due'
+  | 'joined'
+  | 'check'
+  | 'progress'
+  | 'waiting'
+  | 'held'
+  | 'aside'
+  | 'done'
 
 export const QUEUES: readonly Queue[] = [
-  { id: 'open', name: 'To do', empty: 'Nobody is left to do on this list.' },
+  { id: 'open', name: 'To do', empty: 'Nobody is left to do today.' },
   { id: 'mine', name: 'Mine', empty: 'You have nobody in hand. Take somebody with t.' },
-  { id: 'nobodys', name: 'Nobody’s', empty: 'Everybody to do is in somebody’s hand.' },
+  { id: 'nobodys', name: 'Nobody’s', empty: 'Everybody to do today is in somebody’s hand.' },
   { id: 'due', name: 'Due today', empty: 'Nothing more is due today.' },
   { id: 'joined', name: 'Joined', empty: 'Nobody joined in the last seven days.' },
   {
@@ -25,6 +35,7 @@ export const QUEUES: readonly Queue[] = [
     empty: 'Nobody is to check: the records say enough of everybody.',
   },
   { id: 'progress', name: 'In progress', empty: 'Nobody was tried yet.' },
+  { id: 'waiting', name: 'Waiting', empty: 'Nobody’s next step lies ahead.' },
   { id: 'held', name: 'Held back', empty: 'Nobody is held back.' },
   { id: 'aside', name: 'Set aside', empty: 'Nobody is set aside.' },
   { id: 'done', name: 'Done', empty: 'Nobody was done with or left in the last sixty days.' },
@@ -37,28 +48,52 @@ export function isOpen(row: DeskRow): boolean {
   return row.state === 'TO_CONTACT' || row.state === 'IN_PROGRESS'
 }
 
-/** Whether somebody is to be called: on the list, and neither set aside nor held back. */
-function isToDo(row: DeskRow): boolean {
+/** Whether somebody is worked on: on the list, and neither set aside nor held back. */
+function isWorked(row: DeskRow): boolean {
   return isOpen(row) && row.setAside === undefined && row.heldBack === undefined
+}
+
+/** Whether something is to be done about somebody now: nobody is tried before the day that is planned. */
+function isToDo(row: DeskRow, today: string): boolean {
+  return isWorked(row) && row.nextOn <= today
+}
+
+/**
+ * The next person to take: the first from a place on, and then from the beginning, who is to do and free, or mine.
+ * @param current whom one has open, who need not be taken again
+ */
+export function nextToTake(
+  rows: readonly DeskRow[],
+  from: number,
+  current: string,
+  today: string,
+): DeskRow | undefined {
+  return [...rows.slice(from), ...rows.slice(0, from)].find(
+    (row) =>
+      isToDo(row, today) &&
+      (row.inHand === undefined || (row.inHand.mine && row.person.id !== current)),
+  )
 }
 
 /** @param today an ISO date, as are all days of a row */
 export function isIn(queue: QueueId, row: DeskRow, today: string): boolean {
   switch (queue) {
     case 'open':
-      return isToDo(row)
+      return isToDo(row, today)
     case 'mine':
       return isOpen(row) && row.inHand?.mine === true
     case 'nobodys':
-      return isToDo(row) && row.inHand === undefined
+      return isToDo(row, today) && row.inHand === undefined
     case 'due':
-      return isToDo(row) && row.nextOn !== '' && row.nextOn <= today && row.inHand?.mine !== false
+      return isToDo(row, today) && row.nextOn !== '' && row.inHand?.mine !== false
     case 'joined':
       return isOpen(row) && daysBetween(row.joinedOn, today) < DAYS_JOINED
     case 'check':
-      return isToDo(row) && row.standing === 'CHECK'
+      return isWorked(row) && row.standing === 'CHECK'
     case 'progress':
       return isOpen(row) && row.state === 'IN_PROGRESS'
+    case 'waiting':
+      return isWorked(row) && row.nextOn > today
     case 'held':
       return isOpen(row) && row.setAside === undefined && row.heldBack !== undefined
     case 'aside':

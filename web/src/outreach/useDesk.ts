@@ -1,10 +1,14 @@
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useToast } from 'primevue/usetoast'
 import { computed, shallowRef, type Ref } from 'vue'
 import type { DeskRow } from './queues'
 
 type Work = Schemas['Work']
+
+/** The server does it about so many at once; what is done about more is still one thing to undo. */
+const AT_ONCE = 2000
 
 /** What is said of some work besides whom it is about. */
 export type WorkFields = Partial<Omit<Work, 'kind' | 'batch' | 'people'>>
@@ -51,10 +55,9 @@ export function useDesk(list: Ref<string>) {
     if (rows.length === 0) {
       return false
     }
-    const wanted: Work = {
+    const wanted: Omit<Work, 'people'> = {
       kind,
       batch: crypto.randomUUID(),
-      people: rows.map((row) => ({ person: row.person.id, revision: row.revision })),
       outcome: '',
       words: '',
       step: 'NONE',
@@ -63,19 +66,30 @@ export function useDesk(list: Ref<string>) {
       everywhere: false,
       ...fields,
     }
+    const people = rows.map((row) => ({ person: row.person.id, revision: row.revision }))
+    let finished = 0
+    const refused: Schemas['Refusal'][] = []
     try {
-      const answer = await sendJson<Schemas['WorkDone']>('POST', `${address.value}/work`, wanted)
-      tellRefused(answer.refused)
-      if (answer.done.length > 0) {
-        done.value = [...done.value, { batch: wanted.batch, words }]
-        told.value = words
+      for (let from = 0; from < people.length; from += AT_ONCE) {
+        const some = people.slice(from, from + AT_ONCE)
+        const answer = await sendJson<Schemas['WorkDone']>('POST', `${address.value}/work`, {
+          ...wanted,
+          people: some,
+        })
+        finished += answer.done.length
+        refused.push(...answer.refused)
       }
-      await readAgain()
-      return answer.done.length > 0
     } catch (failure) {
-      warn(sentenceOf(failure), 'Nothing was saved.')
-      return false
+      const saved = finished === 0 ? 'Nothing was saved.' : `It was saved of ${count(finished)}.`
+      warn(sentenceOf(failure), saved)
     }
+    tellRefused(refused)
+    if (finished > 0) {
+      done.value = [...done.value, { batch: wanted.batch, words }]
+      told.value = words
+    }
+    await readAgain()
+    return finished > 0
   }
 
   async function undo(): Promise<void> {

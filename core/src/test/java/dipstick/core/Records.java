@@ -30,6 +30,9 @@ public final class Records {
             Path peopleFile = Files.writeString(folder.resolve("people.csv"), people);
             Path eventsFile = Files.writeString(folder.resolve("events.csv"), events);
             RecordFiles.Loaded loaded = RecordFiles.load(peopleFile, eventsFile, ZoneOffset.UTC);
+            Files.delete(peopleFile);
+            Files.delete(eventsFile);
+            Files.delete(folder);
             if (!loaded.peopleProblems().isEmpty() || !loaded.eventProblems().isEmpty()) {
                 throw new AssertionError(loaded.peopleProblems() + " " + loaded.eventProblems());
             }

@@ -41,7 +41,8 @@ public final class RunningServer {
 
     public static synchronized RunningServer shared() throws IOException {
         if (shared == null) {
-            shared = new RunningServer(Files.createTempDirectory("dipstick-server"), Clock.systemUTC());
+            shared = new RunningServer(
+                    Files.createTempDirectory(Path.of("target").toAbsolutePath(), "server"), Clock.systemUTC());
         }
         return shared;
     }

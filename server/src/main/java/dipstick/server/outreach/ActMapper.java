@@ -59,12 +59,18 @@ interface ActMapper {
 
     record Reached(String person, LocalDate onDay) {}
 
-    /** When each person of a list was last reached, on whichever list. */
+    /**
+     * When each person of a list was last reached, on whichever list; without those with whom a colleague planned the
+     * next step on this list since, which is what was agreed.
+     */
     @Select("""
             SELECT a.person, MAX(a.on_day) AS on_day FROM outreach_act a
             JOIN attempt_outcome o ON o.id = a.outcome AND o.effect IN ('REACHED', 'BOOKED', 'DECLINED')
             JOIN list_entry e ON e.person = a.person
-            WHERE e.set_id = #{set} AND a.kind = 'ATTEMPT' AND NOT a.undone GROUP BY a.person
+            WHERE e.set_id = #{set} AND a.kind = 'ATTEMPT' AND NOT a.undone
+                AND NOT EXISTS (SELECT 1 FROM outreach_act p WHERE p.person = a.person AND p.set_id = e.set_id
+                    AND p.kind = 'PLANNED' AND NOT p.undone AND p.id > a.id)
+            GROUP BY a.person
             """)
     List<Reached> lastReached(String set);
 

@@ -161,7 +161,7 @@ public class Desk {
                     entry.joinedOn().toString(),
                     entry.changedOn().toString(),
                     entry.why(),
-                    entry.isOpen() ? heldBack.why(entry.person()) : Optional.empty(),
+                    heldBack.why(entry.person()),
                     aside.getOrDefault(entry.person(), List.of()).stream()
                             .filter(one -> one.isOf(set) && one.holdsOn(day))
                             .map(one -> one.words(name(one.account())))

@@ -8,7 +8,7 @@ import java.util.Optional;
  * Somebody at the desk.
  *
  * @param due a date, "never", or empty
- * @param heldBack why they are not to be called now; nothing where they may be
+ * @param heldBack why they are not to be called or written to now; nothing where they may be
  * @param setAside until when and why a colleague set them aside; nothing where nobody did
  * @param inHand who has them in hand; nothing for nobody
  * @param nextOn an ISO date, or empty where nothing comes next

@@ -18,11 +18,13 @@ import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -91,7 +93,7 @@ class DeskWork {
             Doing doing = new Doing(set, work, who, to);
             List<String> finished = new ArrayList<>();
             List<Refusal> refused = new ArrayList<>();
-            for (Work.Target target : work.people()) {
+            for (Work.Target target : new LinkedHashSet<>(work.people())) {
                 try {
                     doing.about(target);
                     finished.add(target.person());
@@ -198,19 +200,24 @@ class DeskWork {
         private final LocalDate day = today.day();
         private final Map<String, AttemptOutcome> known = outcomes.byId();
         private final Set<String> touched = new HashSet<>();
+        private final Set<String> already;
+        private final boolean mayReassign;
 
         Doing(String set, Work work, Colleague who, Optional<Colleague> to) {
             this.set = set;
             this.work = work;
             this.who = who;
             this.to = to;
+            this.already =
+                    acts.ofBatch(work.batch()).stream().map(DeskAct::person).collect(Collectors.toSet());
+            this.mayReassign = (work.kind() == Work.Kind.GIVE || work.kind() == Work.Kind.LET_GO)
+                    && sharing.here(set).includes(Right.CHANGE);
             touched.add(set);
         }
 
         void about(Work.Target target) throws Refused {
-            boolean already = acts.ofBatch(work.batch()).stream()
-                    .anyMatch(act -> act.person().equals(target.person()));
-            if (already) {
+            // Sent again, since the answer was lost.
+            if (already.contains(target.person())) {
                 return;
             }
             entries.lockPerson(target.person());
@@ -241,8 +248,6 @@ class DeskWork {
         private void refuseInOtherHands(Optional<Hand> hand) throws Refused {
             boolean free = work.kind() == Work.Kind.NOTE
                     || hand.filter(one -> !one.account().equals(who.name())).isEmpty();
-            boolean mayReassign = (work.kind() == Work.Kind.GIVE || work.kind() == Work.Kind.LET_GO)
-                    && sharing.here(set).includes(Right.CHANGE);
             if (!free && !mayReassign) {
                 Hand other = hand.orElseThrow();
                 throw new Refused(accounts.displayName(other.account()) + " has this person in hand since "

@@ -199,6 +199,27 @@ class OutreachTest {
         assertThat(desk.row("held-3").get("heldBack").asString())
                 .isEqualTo("No phone, e-mail or address is on record.");
         assertThat(desk.row("held-4").has("heldBack")).isFalse();
+
+        desk.does("CLOSE", "held-2", "words", "\"No response\"");
+        assertThat(desk.row("held-2").get("heldBack").asString())
+                .as("nobody writes to them from among those who are done with either")
+                .isEqualTo("Asked not to be contacted.");
+    }
+
+    @Test
+    void what_was_agreed_with_somebody_who_was_reached_is_not_held_back() throws Exception {
+        Visitor coordinator = People.coordinator();
+        Desks desk = begin(coordinator, "agreed", "id,phone\nagreed-1,1\n");
+        People.publish(coordinator, "agreed-too", set("agreed-too", "agreed"));
+        Desks too = new Desks(desk.visitor(), "agreed-too");
+        desk.does("ATTEMPT", "agreed-1", "outcome", "\"reached\"");
+        assertThat(desk.row("agreed-1").get("heldBack").asString()).startsWith("Was reached on ");
+        desk.does("PLAN", "agreed-1", "step", "\"CALL\"", "day", "\"" + today.plusDays(2) + "\"");
+        assertThat(desk.next("agreed-1")).isEqualTo("CALL " + today.plusDays(2));
+        assertThat(desk.row("agreed-1").has("heldBack")).isFalse();
+        assertThat(too.row("agreed-1").get("heldBack").asString()).startsWith("Was reached on ");
+        desk.does("ATTEMPT", "agreed-1", "outcome", "\"reached\"");
+        assertThat(desk.row("agreed-1").get("heldBack").asString()).startsWith("Was reached on ");
     }
 
     @Test

@@ -44,8 +44,8 @@ async function problemOf(response: Response): Promise<Problem> {
   )
 }
 
-/** Sends a request and gives the answer's JSON; throws a {@link Problem} where there is none. */
-export async function send<T>(path: string, options: RequestInit = {}): Promise<T> {
+/** Sends a request and gives the answer; throws a {@link Problem} where it is refused. */
+export async function answerOf(path: string, options: RequestInit = {}): Promise<Response> {
   const headers = new Headers(options.headers)
   if (options.method && options.method !== 'GET') {
     headers.set('X-XSRF-TOKEN', csrfToken())
@@ -66,7 +66,24 @@ export async function send<T>(path: string, options: RequestInit = {}): Promise<
     }
     throw problem
   }
+  return response
+}
+
+/** Sends a request and gives the answer's JSON. */
+export async function send<T>(path: string, options: RequestInit = {}): Promise<T> {
+  const response = await answerOf(path, options)
   return (response.status === 204 ? undefined : await response.json()) as T
+}
+
+/** What is sent as JSON. */
+export function json(
+  method: 'POST' | 'PUT',
+  body: unknown,
+  options: RequestInit = {},
+): RequestInit {
+  const headers = new Headers(options.headers)
+  headers.set('Content-Type', 'application/json')
+  return { ...options, method, headers, body: JSON.stringify(body) }
 }
 
 /** Sends a JSON body. */
@@ -76,9 +93,7 @@ export function sendJson<T>(
   body: unknown,
   options: RequestInit = {},
 ): Promise<T> {
-  const headers = new Headers(options.headers)
-  headers.set('Content-Type', 'application/json')
-  return send<T>(path, { ...options, method, headers, body: JSON.stringify(body) })
+  return send<T>(path, json(method, body, options))
 }
 
 /** The sentence to show for whatever was thrown. */

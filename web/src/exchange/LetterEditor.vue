@@ -7,20 +7,17 @@ import Textarea from 'primevue/textarea'
 import { computed, ref, shallowRef, watch } from 'vue'
 
 /** Letters in each language, and how the one that is being changed reads for a real person. */
-const { list, example, templates } = defineProps<{
+const { list, example, templates, fields } = defineProps<{
   list: string
   example: string
   templates: readonly Schemas['LetterTemplate'][]
+  /** What a letter can say of somebody. */
+  fields: readonly string[]
 }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 
 /** As they stand in a text. */
-const FIELDS =
-  'given_name family_name name address postcode city provider site born list why due_on today practice'.split(
-    ' ',
-  )
-
-const fieldsWords = FIELDS.map((field) => '{' + `{${field}}` + '}').join(' ')
+const fieldsWords = computed(() => fields.map((field) => '{' + `{${field}}` + '}').join(' '))
 
 const name = ref('Recall')
 const language = ref('en')

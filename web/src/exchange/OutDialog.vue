@@ -60,9 +60,9 @@ watch(visible, (shown) => {
   }
 })
 
-const { data: templates, refetch } = useQuery({
+const { data: book, refetch } = useQuery({
   queryKey: ['letters'],
-  queryFn: () => send<Schemas['LetterTemplate'][]>('/api/letters'),
+  queryFn: () => send<Schemas['LetterBook']>('/api/letters'),
   enabled: visible,
 })
 const { data: mail } = useQuery({
@@ -70,7 +70,7 @@ const { data: mail } = useQuery({
   queryFn: () => send<Schemas['MailState']>('/api/mail'),
   enabled: visible,
 })
-const names = computed(() => [...new Set((templates.value ?? []).map((one) => one.name))])
+const names = computed(() => [...new Set((book.value?.templates ?? []).map((one) => one.name))])
 
 function wanted(format: Format) {
   return {
@@ -141,10 +141,11 @@ function logWritten() {
     :style="{ width: '640px', maxWidth: '97vw' }"
   >
     <LetterEditor
-      v-if="editing"
+      v-if="editing && book"
       :list="list"
       :example="example"
-      :templates="templates ?? []"
+      :templates="book.templates"
+      :fields="book.fields"
       @saved="refetch()"
       @close="editing = false"
     />

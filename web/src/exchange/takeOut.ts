@@ -1,5 +1,4 @@
-import { csrfToken, Problem } from '@/api/client'
-import type { Schemas } from '@/api/client'
+import { answerOf, json, type Schemas } from '@/api/client'
 
 export type Wanted = Schemas['Wanted']
 export type Format = Wanted['format']
@@ -65,21 +64,9 @@ export function needsReason(format: Format | 'MAIL', columns: readonly Column[])
   )
 }
 
-/** Asks for a file and hands it to the browser to keep; throws a {@link Problem} where there is none. */
+/** Asks for a file and hands it to the browser to keep. */
 export async function download(address: string, wanted: Wanted): Promise<void> {
-  const response = await fetch(address, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': csrfToken() },
-    body: JSON.stringify(wanted),
-  })
-  if (!response.ok) {
-    const problem = (await response.json().catch(() => ({}))) as { type?: string; detail?: string }
-    throw new Problem(
-      response.status,
-      (problem.type ?? '').replace('urn:dipstick:', ''),
-      problem.detail ?? 'Nothing was taken out. Try again.',
-    )
-  }
+  const response = await answerOf(address, json('POST', wanted))
   const name = /filename\*?=(?:UTF-8'')?"?([^";]+)/.exec(
     response.headers.get('Content-Disposition') ?? '',
   )?.[1]

@@ -273,7 +273,10 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const act = digit >= 1 ? () => log(outcomes.value[digit - 1]?.id) : doing[event.key]
   if (act && (mayWork.value || FREE_FOR_ALL.has(event.key))) {
     event.preventDefault()
-    void act()
+    // A key that is held down goes on through the list, but logs one attempt.
+    if (!event.repeat || FREE_FOR_ALL.has(event.key)) {
+      void act()
+    }
   }
 })
 

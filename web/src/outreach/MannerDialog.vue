@@ -4,24 +4,22 @@ import { Problem, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
-import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
 import MultiSelect from 'primevue/multiselect'
 import Select from 'primevue/select'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { EFFECTS, STEPS } from './words'
+import DayCount from './DayCount.vue'
+import { STEPS } from './words'
 
 type Manner = Schemas['Manner']
-type Outcome = Pick<Schemas['AttemptOutcome'], 'id' | 'name' | 'effect'>
 
-/** How a list is worked: its contact plan, whom it holds back, its parts, and what can come of an attempt. */
+/** How a list is worked: its contact plan, whom it holds back, and its parts. */
 const visible = defineModel<boolean>('visible', { required: true })
 const { id, desk } = defineProps<{ id: string; desk: Schemas['DeskView'] }>()
 
 const queries = useQueryClient()
 const { colleagues } = useColleagues()
 const draft = ref<Manner>(copy(desk.manner))
-const outcomes = ref<Outcome[]>([])
 const revision = shallowRef(0)
 const problem = ref('')
 
@@ -40,29 +38,15 @@ watch(visible, (shown) => {
   if (shown) {
     draft.value = copy(desk.manner)
     revision.value = desk.mannerRevision
-    outcomes.value = desk.outcomes
-      .filter((one) => one.inUse)
-      .map(({ id: outcome, name, effect }) => ({ id: outcome, name, effect }))
     problem.value = ''
   }
 })
 
-function outcomeId(name: string): string {
-  return name
-    .toLowerCase()
-    .normalize('NFKD')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '')
-}
-
 async function save() {
-  const named = outcomes.value.map((one) => ({ ...one, id: one.id || outcomeId(one.name) }))
   try {
     await sendJson('PUT', `/api/lists/${encodeURIComponent(id)}/desk/manner`, draft.value, {
       headers: { 'If-Match': `"${String(revision.value)}"` },
     })
-    revision.value += 1
-    await sendJson('PUT', '/api/outcomes', { outcomes: named })
     await queries.invalidateQueries({ queryKey: ['lists', id] })
     visible.value = false
   } catch (failure) {
@@ -84,13 +68,7 @@ async function save() {
       <h3>Contact plan</h3>
       <ol>
         <li v-for="(step, i) in draft.plan.steps" :key="i">
-          <InputNumber
-            v-model="step.afterDays"
-            :min="0"
-            :max="365"
-            :input-style="{ width: '52px' }"
-            :aria-label="`Days before step ${String(i + 1)}`"
-          />
+          <DayCount v-model="step.afterDays" :aria-label="`Days before step ${String(i + 1)}`" />
           days after {{ i === 0 ? 'joining' : 'that' }}:
           <Select
             v-model="step.step"
@@ -122,40 +100,24 @@ async function save() {
       </p>
       <p>
         When they were reached, look again after
-        <InputNumber
-          v-model="draft.plan.afterReached"
-          :min="0"
-          :max="365"
-          :input-style="{ width: '52px' }"
-          aria-label="Days after they were reached"
-        />
+        <DayCount v-model="draft.plan.afterReached" aria-label="Days after they were reached" />
         days; when they have an appointment, after
-        <InputNumber
-          v-model="draft.plan.afterBooked"
-          :min="0"
-          :max="365"
-          :input-style="{ width: '52px' }"
-          aria-label="Days after they booked"
-        />
+        <DayCount v-model="draft.plan.afterBooked" aria-label="Days after they booked" />
         days.
       </p>
 
       <h3>Held back, with the reason</h3>
       <p>
         Who has an appointment within
-        <InputNumber
+        <DayCount
           v-model="draft.hold.appointmentDays"
-          :min="0"
           :max="730"
-          :input-style="{ width: '52px' }"
           aria-label="Days within which an appointment holds back"
         />
         days; who was reached on any list in the last
-        <InputNumber
+        <DayCount
           v-model="draft.hold.reachedDays"
-          :min="0"
           :max="730"
-          :input-style="{ width: '52px' }"
           aria-label="Days for which being reached holds back"
         />
         days (0: nobody).
@@ -217,44 +179,6 @@ async function save() {
         </button>
       </p>
 
-      <h3>What can come of an attempt <span class="quiet">on all lists</span></h3>
-      <ol class="outcomes">
-        <li v-for="(outcome, i) in outcomes" :key="i">
-          <InputText
-            v-model="outcome.name"
-            size="small"
-            required
-            :aria-label="`Name of outcome ${String(i + 1)}`"
-          />
-          means
-          <Select
-            v-model="outcome.effect"
-            :options="[...EFFECTS]"
-            option-label="name"
-            option-value="effect"
-            size="small"
-            :aria-label="`What outcome ${String(i + 1)} means`"
-          />
-          <button
-            type="button"
-            class="word"
-            :aria-label="`Offer ${outcome.name} no more`"
-            @click="outcomes.splice(i, 1)"
-          >
-            offer no more
-          </button>
-        </li>
-      </ol>
-      <p>
-        <button
-          type="button"
-          class="word"
-          @click="outcomes.push({ id: '', name: '', effect: 'NOT_REACHED' })"
-        >
-          Add one of our own
-        </button>
-      </p>
-
       <p class="buttons">
         <Button type="submit" label="Save" />
         <Button type="button" text label="Leave as it was" @click="visible = false" />
@@ -284,6 +208,10 @@ li {
 
 p {
   margin: 5px 0;
+}
+
+li .word {
+  margin-left: 8px;
 }
 
 .checks {

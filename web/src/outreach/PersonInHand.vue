@@ -8,7 +8,7 @@ import Button from 'primevue/button'
 import Textarea from 'primevue/textarea'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import PersonActs from './PersonActs.vue'
-import { isOpen, type DeskRow } from './queues'
+import { isHeldBack, isOpen, type DeskRow } from './queues'
 import { STATES, STEPS } from './words'
 
 /** Whoever is worked on: why they are on the list, how to reach them, what came of it, and what was done before. */
@@ -95,7 +95,9 @@ defineExpose({ focusNote })
     </header>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-if="row.setAside" class="notice" role="status">Set aside. {{ row.setAside }}</p>
-    <p v-else-if="row.heldBack" class="notice" role="status">Held back: {{ row.heldBack }}</p>
+    <p v-else-if="row.heldBack" class="notice" :class="{ calm: !isHeldBack(row) }" role="status">
+      <template v-if="isHeldBack(row)">Held back: </template>{{ row.heldBack }}
+    </p>
     <p v-if="theirs" class="notice calm" role="status">
       {{ row.inHand?.name }} has this person in hand.
     </p>

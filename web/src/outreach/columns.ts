@@ -1,5 +1,5 @@
 import { dayWords, shortDayWords } from '@/days'
-import { daysBetween, isOpen, type DeskRow } from './queues'
+import { daysBetween, isHeldBack, isOpen, type DeskRow } from './queues'
 import { STATES, stepWords } from './words'
 
 export type ColumnId =
@@ -116,7 +116,8 @@ export const COLUMNS: readonly DeskColumn[] = [
 ]
 
 function why(row: DeskRow): string {
-  return (isOpen(row) ? (row.setAside ?? row.heldBack) : undefined) ?? row.why
+  const held = isHeldBack(row) ? row.heldBack : undefined
+  return (isOpen(row) ? (row.setAside ?? held) : undefined) ?? row.why
 }
 
 export function columnOf(id: string): DeskColumn | undefined {

@@ -48,6 +48,9 @@ describe('the queues', () => {
 
   it('keep who is not to be called out of the way, but in sight', () => {
     expect(queuesOf(row('held', { heldBack: 'Was reached.' }))).toEqual(['held'])
+    const reached = { heldBack: 'Was reached.', nextStep: 'LOOK' } as const
+    expect(queuesOf(row('reached', { ...reached, nextOn: '2026-12-07' }))).toEqual(['waiting'])
+    expect(queuesOf(row('look', reached))).toEqual(['open', 'nobodys', 'due'])
     expect(queuesOf(row('aside', { setAside: 'abroad', heldBack: 'Was reached.' }))).toEqual([
       'aside',
     ])

@@ -48,9 +48,14 @@ export function isOpen(row: DeskRow): boolean {
   return row.state === 'TO_CONTACT' || row.state === 'IN_PROGRESS'
 }
 
+/** Whether somebody is held back from what comes next. Looking at the records, or closing, pesters nobody. */
+export function isHeldBack(row: DeskRow): boolean {
+  return row.heldBack !== undefined && row.nextStep !== 'LOOK' && row.nextStep !== 'CLOSE'
+}
+
 /** Whether somebody is worked on: on the list, and neither set aside nor held back. */
 function isWorked(row: DeskRow): boolean {
-  return isOpen(row) && row.setAside === undefined && row.heldBack === undefined
+  return isOpen(row) && row.setAside === undefined && !isHeldBack(row)
 }
 
 /** Whether something is to be done about somebody now: nobody is tried before the day that is planned. */
@@ -95,7 +100,7 @@ export function isIn(queue: QueueId, row: DeskRow, today: string): boolean {
     case 'waiting':
       return isWorked(row) && row.nextOn > today
     case 'held':
-      return isOpen(row) && row.setAside === undefined && row.heldBack !== undefined
+      return isOpen(row) && row.setAside === undefined && isHeldBack(row)
     case 'aside':
       return isOpen(row) && row.setAside !== undefined
     case 'done':

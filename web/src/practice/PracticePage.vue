@@ -2,20 +2,22 @@
 import { AccountsPanel } from '@/accounts'
 import { AuditPanel } from '@/audit'
 import { LevelsPanel } from '@/levels'
+import { OutcomesPanel } from '@/outreach'
 import { useSession, type Role } from '@/session'
 import { computed, ref } from 'vue'
 
-/** How the practice stands: levels over time, who may do what, and who did what. */
+/** How the practice stands: levels over time, what can come of an attempt, who may do what, and who did what. */
 const session = useSession()
 
 interface Part {
-  id: 'levels' | 'accounts' | 'audit'
+  id: 'levels' | 'outcomes' | 'accounts' | 'audit'
   name: string
   roles: readonly Role[]
 }
 
 const PARTS: readonly Part[] = [
   { id: 'levels', name: 'Levels over time', roles: ['COORDINATOR', 'MANAGER'] },
+  { id: 'outcomes', name: 'Outcomes', roles: ['COORDINATOR'] },
   { id: 'accounts', name: 'Accounts', roles: ['ADMINISTRATOR'] },
   { id: 'audit', name: 'Audit log', roles: ['MANAGER', 'ADMINISTRATOR'] },
 ]
@@ -43,6 +45,7 @@ const shown = computed(() => chosen.value ?? parts.value[0]?.id)
       </div>
     </div>
     <LevelsPanel v-if="shown === 'levels'" />
+    <OutcomesPanel v-else-if="shown === 'outcomes'" />
     <AccountsPanel v-else-if="shown === 'accounts'" />
     <AuditPanel v-else-if="shown === 'audit'" />
   </div>

@@ -287,11 +287,8 @@ public class CriteriaSets {
     }
 
     private ErrorResponseException conflict(SavedSet other) {
-        return Problems.refused(
-                HttpStatus.PRECONDITION_FAILED,
-                "changed-meanwhile",
-                accounts.displayName(other.changedBy())
-                        + " changed this set meanwhile. Yours is kept here, not saved: look at theirs, or save yours"
-                        + " under another name.");
+        return Problems.changedMeanwhile(accounts.displayName(other.changedBy())
+                + " changed this set meanwhile. Yours is kept here, not saved: look at theirs, or save yours"
+                + " under another name.");
     }
 }

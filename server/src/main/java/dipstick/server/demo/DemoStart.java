@@ -6,7 +6,6 @@ import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.DemoAccounts;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.SavedSet;
-import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
 import dipstick.server.records.RecordsSeed;
 import dipstick.server.records.Views;
@@ -14,14 +13,17 @@ import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 
 /** Fills an empty data folder with the demo practice when the server is started as the demo. */
 @Component
+@ConditionalOnProperty("dipstick.demo")
 class DemoStart implements SmartLifecycle {
     private static final String COORDINATOR = "orla";
     private static final long SEED = 20_261;
@@ -34,7 +36,7 @@ class DemoStart implements SmartLifecycle {
             "shingles-vaccination",
             "not-seen-for-three-years");
 
-    private final PracticeSettings settings;
+    private final DemoClock clock;
     private final Accounts accounts;
     private final RecordsSeed records;
     private final CriteriaSets sets;
@@ -43,13 +45,13 @@ class DemoStart implements SmartLifecycle {
     private boolean started;
 
     DemoStart(
-            PracticeSettings settings,
+            DemoClock clock,
             Accounts accounts,
             RecordsSeed records,
             CriteriaSets sets,
             Sharing sharing,
             Today today) {
-        this.settings = settings;
+        this.clock = clock;
         this.accounts = accounts;
         this.records = records;
         this.sets = sets;
@@ -59,10 +61,8 @@ class DemoStart implements SmartLifecycle {
 
     @Override
     public void start() {
-        try {
+        if (accounts.none()) {
             fill();
-        } catch (IOException | InvalidCriteria broken) {
-            throw new IllegalStateException("The demo's criteria sets cannot be read", broken);
         }
         started = true;
     }
@@ -82,19 +82,24 @@ class DemoStart implements SmartLifecycle {
         return Views.AFTER_FIRST_RECORDS - 1;
     }
 
-    private void fill() throws IOException, InvalidCriteria {
-        if (!settings.demo() || !accounts.none()) {
-            return;
-        }
+    private void fill() {
         DemoPractice practice = new DemoPractice(SEED, today.day());
         List<DemoPerson> people = practice.people();
         records.fill(
                 people.stream().map(DemoPerson::record).toList(), DemoPractice.CUSTOM_FIELDS, practice.events(people));
-        for (String id : SETS) {
+        clock.earlier(Duration.ofDays(7L * DemoPast.WEEKS + 1), () -> {
+            SETS.forEach(this::publish);
+            // Last, so that a start that was broken off is begun again.
+            DemoAccounts.create(accounts);
+        });
+    }
+
+    private void publish(String id) {
+        try {
             save(id);
+        } catch (IOException | InvalidCriteria broken) {
+            throw new IllegalStateException("The demo's criteria sets cannot be read", broken);
         }
-        // Last, so that a start that was broken off is begun again.
-        DemoAccounts.create(accounts);
     }
 
     private void save(String id) throws IOException, InvalidCriteria {

@@ -1,7 +1,6 @@
 package dipstick.server.exchange;
 
 import dipstick.core.population.Population;
-import dipstick.core.wording.DayWords;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.outreach.Listed;
@@ -9,15 +8,12 @@ import dipstick.server.people.PersonLine;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
 import dipstick.server.web.Problems;
-import java.time.LocalDate;
+import dipstick.server.web.Revision;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -60,23 +56,13 @@ class Letters {
     /** Saves one language of a template after it is tried; nothing of a template that cannot be filled in is saved. */
     @Transactional
     void save(LetterTemplate template) {
-        template.filledIn(example());
-        boolean saved = template.revision() == 1 ? insert(template) : templates.update(template) == 1;
-        if (!saved) {
-            throw Problems.refused(
-                    HttpStatus.PRECONDITION_FAILED,
-                    "changed-meanwhile",
-                    "Somebody changed this template meanwhile. Yours was not saved: look at theirs first.");
-        }
+        template.filledIn(LetterField.example());
+        Revision.save(
+                template.revision() == 1,
+                () -> templates.insert(template),
+                () -> templates.update(template),
+                "this template");
         audit.record(Act.LIST_CHANGED, "the letter “" + template.name() + "”, " + template.language());
-    }
-
-    private boolean insert(LetterTemplate template) {
-        try {
-            return templates.insert(template) == 1;
-        } catch (DuplicateKeyException another) {
-            return false;
-        }
     }
 
     void remove(String name, String language) {
@@ -108,14 +94,22 @@ class Letters {
             } else {
                 LetterTemplate chosen = inLanguage(languages, PersonLine.field(records, id, "language"));
                 written.add(new Written(
-                        id, String.join("\n", to), chosen.language(), chosen.filledIn(fields(one, list, records))));
+                        id,
+                        String.join("\n", to),
+                        chosen.language(),
+                        chosen.filledIn(LetterField.of(said(one, list, records)))));
             }
         }
         return new Run(written, leftOut);
     }
 
     LetterTemplate.Letter preview(LetterTemplate draft, Optional<Listed> person, String list, Population records) {
-        return draft.filledIn(person.map(one -> fields(one, list, records)).orElse(example()));
+        return draft.filledIn(
+                person.map(one -> LetterField.of(said(one, list, records))).orElseGet(LetterField::example));
+    }
+
+    private LetterField.Said said(Listed one, String list, Population records) {
+        return new LetterField.Said(one, list, records, today.day(), practice.practice());
     }
 
     private static LetterTemplate inLanguage(List<LetterTemplate> languages, String wanted) {
@@ -137,60 +131,12 @@ class Letters {
                 .toList();
         return PersonLine.field(records, id, "address").isEmpty()
                 ? List.of()
-                : Stream.concat(Stream.of(fullName(records, one)), lines.stream())
+                : Stream.concat(Stream.of(LetterField.fullName(records, one)), lines.stream())
                         .toList();
     }
 
     private static List<String> email(Population records, String id) {
         String email = PersonLine.field(records, id, "email");
         return email.isEmpty() ? List.of() : List.of(email);
-    }
-
-    /** As one writes it on an envelope. */
-    private static String fullName(Population records, Listed one) {
-        String id = one.person().id();
-        String name = (PersonLine.field(records, id, "given_name") + " " + PersonLine.field(records, id, "family_name"))
-                .strip();
-        return name.isEmpty() ? one.person().name() : name;
-    }
-
-    /** What a template can say of somebody, by the names that stand in it. */
-    private Map<String, String> fields(Listed one, String list, Population records) {
-        Map<String, String> fields = new LinkedHashMap<>();
-        String id = one.person().id();
-        for (String field : List.of("given_name", "family_name", "address", "postcode", "city", "provider", "site")) {
-            fields.put(field, PersonLine.field(records, id, field));
-        }
-        fields.put("name", fullName(records, one));
-        fields.put("born", one.person().born());
-        fields.put("list", list);
-        fields.put("why", one.why());
-        fields.put("due_on", one.due().matches("\\d.*") ? DayWords.day(LocalDate.parse(one.due())) : "");
-        fields.put("today", DayWords.day(today.day()));
-        fields.put("practice", practice.practice());
-        return fields;
-    }
-
-    /** Somebody of whom everything is on record. */
-    private Map<String, String> example() {
-        Map<String, String> fields = new LinkedHashMap<>();
-        for (String field : List.of(
-                "given_name",
-                "family_name",
-                "address",
-                "postcode",
-                "city",
-                "provider",
-                "site",
-                "name",
-                "born",
-                "list",
-                "why",
-                "due_on",
-                "today",
-                "practice")) {
-            fields.put(field, "[" + field + "]");
-        }
-        return fields;
     }
 }

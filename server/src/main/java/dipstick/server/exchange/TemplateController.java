@@ -51,9 +51,12 @@ class TemplateController {
             @NotNull String subject,
             @NotNull String body) {}
 
+    /** @param fields what a template can say of somebody */
+    record LetterBook(List<LetterTemplate> templates, List<String> fields) {}
+
     @GetMapping("/api/letters")
-    List<LetterTemplate> all() {
-        return letters.all();
+    LetterBook all() {
+        return new LetterBook(letters.all(), LetterField.names());
     }
 
     @PutMapping("/api/letters/{name}/{language}")

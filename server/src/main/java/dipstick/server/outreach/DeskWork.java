@@ -182,7 +182,7 @@ class DeskWork {
         return acts.ofPerson(person).stream()
                 .filter(act -> !act.undone())
                 .findFirst()
-                .map(act -> accounts.displayName(act.account()) + ", "
+                .map(act -> (act.account().isEmpty() ? "the list was read" : accounts.displayName(act.account())) + ", "
                         + time(act.at().atZone(today.zone())))
                 .orElse("");
     }
@@ -227,8 +227,8 @@ class DeskWork {
             Optional<Hand> hand = acts.hand(target.person());
             refuseInOtherHands(hand);
             if (work.kind() != Work.Kind.NOTE && entry.revision() != target.revision()) {
-                throw new Refused("Somebody went on with this person meanwhile: " + lastWords(target.person())
-                        + ". Yours was not saved; look at what is new.");
+                throw new Refused("This person was gone on with meanwhile: " + lastWords(target.person())
+                        + ". What you did was not saved; look at what is new.");
             }
             String handBefore = hand.map(Hand::account).orElse("");
             switch (work.kind()) {

@@ -5,6 +5,7 @@ import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import org.springframework.stereotype.Service;
 
@@ -23,20 +24,27 @@ public class FollowUps {
         this.sharing = sharing;
     }
 
-    /** @param what is to be done, in words */
-    public record FollowUp(String person, String set, String list, String what, LocalDate on) {}
+    public record FollowUp(String person, String set, String list, Step step, LocalDate on) {
+        /** What is to be done, in words. */
+        public String what() {
+            return Wording.step(step);
+        }
+    }
 
+    /** The earliest first. */
     public List<FollowUp> of(Colleague colleague) {
         return acts.handsOf(colleague.name()).stream()
                 .flatMap(hand -> entries.ofPerson(hand.person()).stream())
                 .filter(entry -> entry.isOpen() && !entry.nextOn().isEmpty())
+                .filter(entry -> sets.get(entry.setId()).isInForce())
                 .filter(entry -> sharing.of(colleague, entry.setId()).includes(Right.VIEW))
                 .map(entry -> new FollowUp(
                         entry.person(),
                         entry.setId(),
                         sets.get(entry.setId()).publishedName(),
-                        Wording.step(entry.nextStep()),
+                        entry.nextStep(),
                         LocalDate.parse(entry.nextOn())))
+                .sorted(Comparator.comparing(FollowUp::on))
                 .toList();
     }
 }

@@ -3,11 +3,9 @@ package dipstick.server.outreach;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.together.ListsTouched;
-import dipstick.server.web.Problems;
+import dipstick.server.web.Revision;
 import java.util.Set;
 import org.springframework.context.ApplicationEventPublisher;
-import org.springframework.dao.DuplicateKeyException;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -45,12 +43,11 @@ class Manners {
     @Transactional
     void save(String set, Manner manner, int revision) {
         String written = JSON.writeValueAsString(manner);
-        if (!(revision == 0 ? insert(set, written) : entries.updateManner(set, written, revision + 1) == 1)) {
-            throw Problems.refused(
-                    HttpStatus.PRECONDITION_FAILED,
-                    "changed-meanwhile",
-                    "Somebody changed how this list is worked meanwhile. Yours was not saved: look at theirs first.");
-        }
+        Revision.save(
+                revision == 0,
+                () -> entries.insertManner(set, written),
+                () -> entries.updateManner(set, written, revision + 1),
+                "how this list is worked");
         for (Entry entry : entries.ofSet(set)) {
             if (entry.state() == Entry.State.TO_CONTACT) {
                 Entry planned = entry.with(
@@ -62,13 +59,5 @@ class Manners {
         }
         audit.record(Act.LIST_CHANGED, set + ", how it is worked");
         events.publishEvent(new ListsTouched(Set.of(set)));
-    }
-
-    private boolean insert(String set, String written) {
-        try {
-            return entries.insertManner(set, written) == 1;
-        } catch (DuplicateKeyException another) {
-            return false;
-        }
     }
 }

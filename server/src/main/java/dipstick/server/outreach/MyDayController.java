@@ -22,7 +22,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -36,6 +35,7 @@ class MyDayController {
 
     private final EntryMapper entries;
     private final ActMapper acts;
+    private final FollowUps followUps;
     private final SeenPeople seen;
     private final Reasons reasons;
     private final CriteriaSets sets;
@@ -47,6 +47,7 @@ class MyDayController {
     MyDayController(
             EntryMapper entries,
             ActMapper acts,
+            FollowUps followUps,
             SeenPeople seen,
             Reasons reasons,
             CriteriaSets sets,
@@ -56,6 +57,7 @@ class MyDayController {
             Today today) {
         this.entries = entries;
         this.acts = acts;
+        this.followUps = followUps;
         this.seen = seen;
         this.reasons = reasons;
         this.sets = sets;
@@ -66,7 +68,7 @@ class MyDayController {
     }
 
     /** Somebody in hand, with what is due. */
-    record FollowUp(PersonLine person, String set, String list, Step step, String on) {}
+    record DueFollowUp(PersonLine person, String set, String list, Step step, String on) {}
 
     record Joined(String set, String list, int people) {}
 
@@ -78,7 +80,8 @@ class MyDayController {
 
     record Mention(String set, String list, String why) {}
 
-    record MyDay(List<FollowUp> followUps, List<Joined> joined, List<HandedOver> handedOver, List<ComingIn> comingIn) {}
+    record MyDay(
+            List<DueFollowUp> followUps, List<Joined> joined, List<HandedOver> handedOver, List<ComingIn> comingIn) {}
 
     @GetMapping("/api/today")
     MyDay today() {
@@ -93,26 +96,22 @@ class MyDayController {
                 .toList();
         Population records = seen.records();
         return new MyDay(
-                followUps(who, open, lists, records),
+                due(who, records),
                 joined(open, lists),
                 handedOver(who, open, lists, records),
                 comingIn(who, open, lists, records));
     }
 
-    private List<FollowUp> followUps(Colleague who, List<Entry> open, Map<String, SavedSet> lists, Population records) {
+    private List<DueFollowUp> due(Colleague who, Population records) {
         LocalDate day = today.day();
-        Set<String> mine = acts.handsOf(who.name()).stream().map(Hand::person).collect(Collectors.toSet());
-        return open.stream()
-                .filter(entry -> mine.contains(entry.person())
-                        && !entry.nextOn().isEmpty()
-                        && !LocalDate.parse(entry.nextOn()).isAfter(day))
-                .sorted(Comparator.comparing(Entry::nextOn))
-                .map(entry -> new FollowUp(
-                        PersonLine.of(records, entry.person(), day),
-                        entry.setId(),
-                        lists.get(entry.setId()).publishedName(),
-                        entry.nextStep(),
-                        entry.nextOn()))
+        return followUps.of(who).stream()
+                .filter(one -> !one.on().isAfter(day))
+                .map(one -> new DueFollowUp(
+                        PersonLine.of(records, one.person(), day),
+                        one.set(),
+                        one.list(),
+                        one.step(),
+                        one.on().toString()))
                 .toList();
     }
 

@@ -32,9 +32,18 @@ class Outcomes {
         return all().stream().collect(Collectors.toMap(AttemptOutcome::id, Function.identity()));
     }
 
+    /** Which outcomes there are, as a number; another one as soon as they differ in anything. */
+    int revision() {
+        return all().toString().hashCode() & 0xFFFFFFF;
+    }
+
     /** Makes these the ones that are offered, in this order. What was logged keeps the others. */
     @Transactional
-    List<AttemptOutcome> offer(List<AttemptOutcome> wanted) {
+    synchronized void offer(List<AttemptOutcome> wanted, int seen) {
+        if (seen != revision()) {
+            throw Problems.changedMeanwhile(
+                    "Somebody changed the outcomes meanwhile. Yours were not saved: look at theirs first.");
+        }
         if (wanted.stream().map(AttemptOutcome::id).distinct().count() < wanted.size()) {
             throw Problems.refused(
                     HttpStatus.UNPROCESSABLE_CONTENT, "twice", "Two outcomes have the same name. Nothing was saved.");
@@ -52,6 +61,5 @@ class Outcomes {
             }
         }
         audit.record(Act.LIST_CHANGED, "the outcomes of attempts");
-        return all();
     }
 }

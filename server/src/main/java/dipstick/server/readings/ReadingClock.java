@@ -38,9 +38,9 @@ class ReadingClock implements SmartLifecycle {
         return started;
     }
 
-    /** After the first view. */
+    /** After the first view, and what was read before there was this clock. */
     @Override
     public int getPhase() {
-        return Views.AFTER_FIRST_RECORDS + 1;
+        return Views.AFTER_FIRST_RECORDS + 2;
     }
 }

@@ -6,11 +6,10 @@ import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.records.Views;
 import dipstick.server.web.Problems;
-import org.springframework.dao.DuplicateKeyException;
+import dipstick.server.web.Revision;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.web.ErrorResponseException;
 
 /** When each list is read by itself, and with which dials. */
 @Service
@@ -51,25 +50,11 @@ class ReadingPlans {
                                     .orElse("they do not fit")
                             + ". Nothing was saved.");
         }
-        boolean saved = plan.revision() == 1 ? insert(plan) : plans.update(plan.row()) == 1;
-        if (!saved) {
-            throw changedMeanwhile();
-        }
+        Revision.save(
+                plan.revision() == 1,
+                () -> plans.insert(plan.row()),
+                () -> plans.update(plan.row()),
+                "how this list is read");
         audit.record(Act.LIST_CHANGED, plan.setId() + ", how it is read");
-    }
-
-    private boolean insert(ReadingPlan plan) {
-        try {
-            return plans.insert(plan.row()) == 1;
-        } catch (DuplicateKeyException another) {
-            return false;
-        }
-    }
-
-    private static ErrorResponseException changedMeanwhile() {
-        return Problems.refused(
-                HttpStatus.PRECONDITION_FAILED,
-                "changed-meanwhile",
-                "Somebody changed how this list is read meanwhile. Yours was not saved: look at theirs first.");
     }
 }

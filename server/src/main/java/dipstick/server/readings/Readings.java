@@ -162,6 +162,16 @@ public class Readings {
                         set, TakenReading.Occasion.PUBLISHED, !outdated.sets().contains(set.id())));
     }
 
+    /** Whether no list was ever read. */
+    public boolean none() {
+        return sets.inForce().stream().noneMatch(set -> latest(set.id()).isPresent());
+    }
+
+    /** Reads every list now, as at its time. */
+    public void takeEvery() {
+        sets.inForce().forEach(set -> takeByItself(set, TakenReading.Occasion.SCHEDULED, false));
+    }
+
     /** Lists that were never read, or not since their records or criteria changed, as after a stop in the middle. */
     void catchUp() {
         for (SavedSet set : sets.inForce()) {

@@ -107,9 +107,7 @@ public class Sharing implements Holdings {
     void save(Shared shared, List<Share> shares) {
         accounts.open(shared.owner());
         if (sharing.update(shared) != 1) {
-            throw Problems.refused(
-                    HttpStatus.PRECONDITION_FAILED,
-                    "changed-meanwhile",
+            throw Problems.changedMeanwhile(
                     "Somebody changed with whom this is shared meanwhile. Nothing of yours was saved; look at theirs.");
         }
         sharing.deleteShares(shared.setId());

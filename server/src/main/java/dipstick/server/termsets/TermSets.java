@@ -169,10 +169,7 @@ class TermSets {
     }
 
     private ErrorResponseException conflict(SharedTermSet other) {
-        return Problems.refused(
-                HttpStatus.PRECONDITION_FAILED,
-                "changed-meanwhile",
-                accounts.displayName(other.changedBy()) + " changed the term set “" + other.name()
-                        + "” meanwhile. Nothing of yours was saved; open it again to see theirs.");
+        return Problems.changedMeanwhile(accounts.displayName(other.changedBy()) + " changed the term set “"
+                + other.name() + "” meanwhile. Nothing of yours was saved; open it again to see theirs.");
     }
 }

@@ -23,6 +23,11 @@ public final class Problems {
         return new ErrorResponseException(status, problem, null);
     }
 
+    /** A change to a state of a thing that is not the latest any more; the sentence says what was kept. */
+    public static ErrorResponseException changedMeanwhile(String sentence) {
+        return refused(HttpStatus.PRECONDITION_FAILED, "changed-meanwhile", sentence);
+    }
+
     static ProblemDetail problem(HttpStatus status, String type, String detail) {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
         problem.setType(URI.create("urn:dipstick:" + type));

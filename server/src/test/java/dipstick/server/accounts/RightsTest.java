@@ -49,6 +49,7 @@ class RightsTest {
         "/api/lists/none/desk/views, GET, CO CA CL MA",
         "/api/lists/none/desk/views, PUT, CO CA CL MA",
         "/api/lists/none/desk/manner, PUT, CO CA CL MA",
+        "/api/outcomes, GET, CO",
         "/api/outcomes, PUT, CO",
         "/api/letters, GET, CO CA CL",
         "/api/letters/none/en, PUT, CO",

@@ -8,12 +8,14 @@ import dipstick.server.RunningServer.Visitor;
 import dipstick.server.accounts.Role;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
 
 class OutreachTest {
     private final LocalDate today = LocalDate.now(ZoneId.of("Europe/Lisbon"));
@@ -147,7 +149,7 @@ class OutreachTest {
         one.does("ATTEMPT", "crossing-1", "outcome", "\"no-answer\"");
         one.does("LET_GO", "crossing-1");
         assertThat(Desks.refusal(other.does("late", "ATTEMPT", "crossing-1", seen, "outcome", "\"reached\"")))
-                .contains("Somebody went on with this person meanwhile: Person ");
+                .contains("This person was gone on with meanwhile: Person ");
         assertThat(one.log("crossing-1")).noneMatch(line -> line.contains("Reached"));
 
         Reply first = one.does("same", "ATTEMPT", "crossing-2", 1, "outcome", "\"no-answer\"");
@@ -254,6 +256,34 @@ class OutreachTest {
                         .holdsOn(today))
                 .as("it ends by itself")
                 .isFalse();
+    }
+
+    @Test
+    void the_practice_has_outcomes_of_its_own_and_two_who_change_them_are_told() throws Exception {
+        Visitor coordinator = People.coordinator();
+        Desks desk = begin(coordinator, "own", "id,phone\nown-1,1\n");
+        JsonNode known = coordinator.get("/api/outcomes").json();
+        String seen = "\"" + known.get("revision").asInt() + "\"";
+        List<String> offered = known.get("outcomes")
+                .valueStream()
+                .filter(one -> one.get("inUse").asBoolean())
+                .map(one -> "{\"id\": " + one.get("id") + ", \"name\": " + one.get("name") + ", \"effect\": "
+                        + one.get("effect") + "}")
+                .toList();
+        String before = "{\"outcomes\": [" + String.join(", ", offered) + "]}";
+        String with = before.replace(
+                "]}",
+                ", {\"id\": \"spoke-to-daughter\", \"name\": \"Spoke to daughter\", \"effect\": \"NOT_REACHED\"}]}");
+        Reply saved = coordinator.put("/api/outcomes", with, seen);
+        assertThat(saved.status()).as(saved.text()).isEqualTo(200);
+        assertThat(coordinator.put("/api/outcomes", before, seen).type()).isEqualTo("urn:dipstick:changed-meanwhile");
+        desk.does("ATTEMPT", "own-1", "outcome", "\"spoke-to-daughter\"");
+
+        String now = "\"" + saved.json().get("revision").asInt() + "\"";
+        assertThat(coordinator.put("/api/outcomes", before, now).status()).isEqualTo(200);
+        assertThat(desk.log("own-1")).as("what was logged stays").anyMatch(line -> line.contains("Spoke to daughter"));
+        assertThat(Desks.refusal(desk.does("ATTEMPT", "own-1", "outcome", "\"spoke-to-daughter\"")))
+                .contains("no outcome");
     }
 
     @Test

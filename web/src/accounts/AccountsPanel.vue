@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { send, sendJson, sentenceOf } from '@/api/client'
+import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import AccountDialog from './AccountDialog.vue'
 import { ROLES, type Account } from './roles'
 import { useColleagues } from './colleagues'
@@ -20,6 +20,7 @@ const opened = ref<Account>()
 const heirs = ref<Record<string, string>>({})
 const newGroup = ref('')
 const problem = ref('')
+const told = ref('')
 
 function open(account?: Account) {
   opened.value = account
@@ -44,9 +45,10 @@ async function doing(what: () => Promise<unknown>) {
 function handOver(account: Account) {
   const to = heirs.value[account.name]
   if (to) {
-    void doing(() =>
-      sendJson('POST', `/api/accounts/${encodeURIComponent(account.name)}/hand-over`, { to }),
-    )
+    const address = `/api/accounts/${encodeURIComponent(account.name)}/hand-over`
+    void doing(async () => {
+      told.value = (await sendJson<Schemas['HandedOn']>('POST', address, { to })).words
+    })
   }
 }
 
@@ -61,19 +63,28 @@ function turnMember(group: string, members: readonly string[], name: string) {
   )
 }
 
-/** A group is there as long as somebody is in it. */
+/** A group is there as long as somebody is in it; one that was begun waits here for the first. */
+const begun = ref<string[]>([])
+const allGroups = computed<Record<string, readonly string[]>>(() => ({
+  ...groups.value,
+  ...Object.fromEntries(
+    begun.value.filter((name) => !(name in groups.value)).map((name) => [name, []]),
+  ),
+}))
+
 function beginGroup() {
-  const first = colleagues.value[0]
-  if (newGroup.value.trim() && first) {
-    saveGroup(newGroup.value.trim(), [first.name])
-    newGroup.value = ''
+  const name = newGroup.value.trim()
+  if (name && !(name in allGroups.value)) {
+    begun.value.push(name)
   }
+  newGroup.value = ''
 }
 </script>
 
 <template>
   <section aria-label="Accounts">
     <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
+    <p v-if="told" class="notice calm" role="status">{{ told }}</p>
     <p><Button size="small" label="New account" @click="open()" /></p>
     <table class="ledger">
       <thead>
@@ -128,8 +139,9 @@ function beginGroup() {
 
     <h2>Groups</h2>
     <p class="quiet">Lists can be shared with a group. It is there as long as somebody is in it.</p>
-    <div v-for="(members, group) in groups" :key="group" class="group">
+    <div v-for="(members, group) in allGroups" :key="group" class="group">
       <strong>{{ group }}</strong>
+      <span v-if="members.length === 0" class="quiet">Who is in it?</span>
       <label v-for="one in colleagues" :key="one.name">
         <input
           type="checkbox"

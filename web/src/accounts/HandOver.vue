@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sendJson, sentenceOf } from '@/api/client'
+import { sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSession } from '@/session'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
@@ -23,8 +23,10 @@ async function handOver() {
     return
   }
   try {
-    await sendJson('POST', '/api/session/hand-over', { to: to.value })
-    told.value = `Everything of yours is with ${heir?.displayName ?? ''} now.`
+    const done = await sendJson<Schemas['HandedOn']>('POST', '/api/session/hand-over', {
+      to: to.value,
+    })
+    told.value = done.words
     problem.value = ''
   } catch (failure) {
     problem.value = sentenceOf(failure)

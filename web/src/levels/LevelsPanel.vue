@@ -53,6 +53,7 @@ const chart = computed(() => {
 const options = {
   animation: false,
   maintainAspectRatio: false,
+  font: { family: getComputedStyle(document.body).fontFamily },
   scales: {
     people: { position: 'left', beginAtZero: true, title: { display: true, text: 'people' } },
     coverage: { position: 'right', min: 0, max: 100, title: { display: true, text: '%' } },

@@ -164,7 +164,7 @@ function differs(one: Schemas['Moved']): string {
               :key="one.id"
               :value="one.id"
             >
-              {{ dayWords(one.asOf) }}, {{ timeWords(one.takenAt) }}
+              {{ timeWords(one.takenAt) }}
             </option>
           </select>
         </p>

@@ -2,7 +2,6 @@
 import { useColleagues } from '@/accounts'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
-import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
 
 /** To which colleague somebody is given. */
@@ -19,7 +18,7 @@ const working = computed(() =>
 )
 
 watch(visible, () => {
-  to.value = ''
+  to.value = working.value[0]?.name ?? ''
 })
 
 function give() {
@@ -36,16 +35,13 @@ function give() {
     :style="{ width: '400px' }"
   >
     <form class="form" @submit.prevent="give">
-      <label for="give-to">Colleague</label>
-      <Select
-        v-model="to"
-        label-id="give-to"
-        aria-label="Colleague"
-        :options="working"
-        option-label="displayName"
-        option-value="name"
-        autofocus
-      />
+      <fieldset class="whole">
+        <legend class="quiet">Arrow keys choose, Enter gives.</legend>
+        <label v-for="(one, i) in working" :key="one.name">
+          <input v-model="to" type="radio" name="give-to" :value="one.name" :autofocus="i === 0" />
+          {{ one.displayName }}
+        </label>
+      </fieldset>
       <span></span>
       <span class="buttons">
         <Button type="submit" label="Give" :disabled="to === ''" />
@@ -54,3 +50,16 @@ function give() {
     </form>
   </Dialog>
 </template>
+
+<style scoped>
+fieldset {
+  display: grid;
+  gap: 4px;
+  border: 0;
+  padding: 0;
+}
+
+fieldset label {
+  min-height: 24px;
+}
+</style>

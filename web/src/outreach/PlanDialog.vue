@@ -58,7 +58,10 @@ function save() {
         :model-value="fromIso(day)"
         date-format="d M yy"
         input-id="next-day"
-        autofocus
+        :show-on-focus="false"
+        show-icon
+        icon-display="input"
+        :pt="{ pcInputText: { root: { autofocus: true } } }"
         @update:model-value="day = $event instanceof Date ? toIso($event) : day"
       />
       <span></span>

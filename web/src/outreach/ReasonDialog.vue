@@ -3,7 +3,8 @@ import { fromIso, toIso } from '@/days'
 import Button from 'primevue/button'
 import DatePicker from 'primevue/datepicker'
 import Dialog from 'primevue/dialog'
-import Textarea from 'primevue/textarea'
+import InputText from 'primevue/inputtext'
+
 import { ref, watch } from 'vue'
 
 /** Why somebody is set aside, with an end where there is one, or closed on the list. */
@@ -55,7 +56,7 @@ function save() {
     <form class="form" @submit.prevent="save">
       <label for="reason">Why</label>
       <span>
-        <Textarea id="reason" v-model="reason" rows="2" fluid autofocus required />
+        <InputText id="reason" v-model="reason" fluid autofocus required maxlength="2000" />
         <span class="offered">
           <button
             v-for="one in OFFERED[what]"

@@ -131,30 +131,35 @@ class AccountsController {
                     HttpStatus.CONFLICT,
                     "holds-something",
                     colleague.displayName() + " still has " + String.join(" and ", held)
-                            + ". Hand it over to a colleague first; the account was not closed.");
+                            + ". Hand over to a colleague first; the account was not closed.");
         }
     }
 
+    /** @param words what became of what was handed over */
+    record HandedOn(String words) {}
+
     /** Gives everything that somebody holds to a colleague. */
     @PostMapping("/api/accounts/{name}/hand-over")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
     @Transactional
-    void handOver(@PathVariable String name, @Valid @RequestBody Heir heir) {
-        handOver(accounts.colleague(name), heir);
+    HandedOn handOver(@PathVariable String name, @Valid @RequestBody Heir heir) {
+        return handOver(accounts.colleague(name), heir);
     }
 
     /** Gives everything that whoever is signed in holds to a colleague. */
     @PostMapping("/api/session/hand-over")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
     @Transactional
-    void handOverMine(@Valid @RequestBody Heir heir) {
-        handOver(accounts.here(), heir);
+    HandedOn handOverMine(@Valid @RequestBody Heir heir) {
+        return handOver(accounts.here(), heir);
     }
 
-    private void handOver(Colleague from, Heir heir) {
+    private HandedOn handOver(Colleague from, Heir heir) {
         Colleague to = accounts.open(heir.to());
-        holdings.forEach(one -> one.handOver(from, to));
+        List<String> nobodys = holdings.stream()
+                .flatMap(one -> one.handOver(from, to).stream())
+                .toList();
         audit.record(Act.HANDED_OVER, from.name() + " to " + to.name());
+        return new HandedOn("Everything of " + from.displayName() + " is with " + to.displayName() + " now."
+                + nobodys.stream().map(sentence -> " But " + sentence).collect(Collectors.joining()));
     }
 
     @PutMapping("/api/groups/{group}")

@@ -7,6 +7,10 @@ public interface Holdings {
     /** What somebody holds, in words such as “3 criteria sets”; nothing where they hold none of it. */
     Optional<String> heldBy(String account);
 
-    /** Gives all of it to a colleague; refused where they cannot hold it. */
-    void handOver(Colleague from, Colleague to);
+    /**
+     * Gives all of it to a colleague; refused where they cannot hold it.
+     *
+     * @return a sentence about what nobody holds from then on; nothing where the colleague has it all
+     */
+    Optional<String> handOver(Colleague from, Colleague to);
 }

@@ -45,12 +45,7 @@ class DemoStart implements SmartLifecycle {
     private boolean started;
 
     DemoStart(
-            DemoClock clock,
-            Accounts accounts,
-            RecordsSeed records,
-            CriteriaSets sets,
-            Sharing sharing,
-            Today today) {
+            DemoClock clock, Accounts accounts, RecordsSeed records, CriteriaSets sets, Sharing sharing, Today today) {
         this.clock = clock;
         this.accounts = accounts;
         this.records = records;

@@ -5,7 +5,6 @@ import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.List;
 import org.springframework.stereotype.Service;
 
@@ -31,7 +30,6 @@ public class FollowUps {
         }
     }
 
-    /** The earliest first. */
     public List<FollowUp> of(Colleague colleague) {
         return acts.handsOf(colleague.name()).stream()
                 .flatMap(hand -> entries.ofPerson(hand.person()).stream())
@@ -44,7 +42,6 @@ public class FollowUps {
                         sets.get(entry.setId()).publishedName(),
                         entry.nextStep(),
                         LocalDate.parse(entry.nextOn())))
-                .sorted(Comparator.comparing(FollowUp::on))
                 .toList();
     }
 }

@@ -112,6 +112,7 @@ class MyDayController {
                         one.list(),
                         one.step(),
                         one.on().toString()))
+                .sorted(Comparator.comparing(DueFollowUp::on).thenComparing(DueFollowUp::person, PersonLine.BY_NAME))
                 .toList();
     }
 

@@ -40,7 +40,8 @@ class PeopleInHand implements Holdings {
     /** Those on lists that the colleague may not work are nobody’s from then on. */
     @Override
     @Transactional
-    public void handOver(Colleague from, Colleague to) {
+    public Optional<String> handOver(Colleague from, Colleague to) {
+        int nobodys = 0;
         String batch = UUID.randomUUID().toString();
         for (Hand hand : acts.handsOf(from.name())) {
             List<Entry> open = entries.ofPerson(hand.person()).stream()
@@ -53,6 +54,7 @@ class PeopleInHand implements Holdings {
                 acts.take(new Hand(hand.person(), to.name(), today.now()));
             } else {
                 acts.letGo(hand.person());
+                nobodys++;
             }
             workable.or(() -> open.stream().findFirst())
                     .ifPresent(entry -> acts.insert(new DeskAct(
@@ -72,5 +74,9 @@ class PeopleInHand implements Holdings {
                             false)));
             events.publishEvent(new ListsTouched(open.stream().map(Entry::setId).collect(Collectors.toSet())));
         }
+        return nobodys == 0
+                ? Optional.empty()
+                : Optional.of((nobodys == 1 ? "1 person is" : nobodys + " people are") + " nobody’s now: "
+                        + to.displayName() + " may not work their lists.");
     }
 }

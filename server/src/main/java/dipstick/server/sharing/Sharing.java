@@ -130,7 +130,7 @@ public class Sharing implements Holdings {
 
     @Override
     @Transactional
-    public void handOver(Colleague from, Colleague to) {
+    public Optional<String> handOver(Colleague from, Colleague to) {
         if (heldBy(from.name()).isPresent() && !to.is(Role.COORDINATOR)) {
             throw Problems.refused(
                     HttpStatus.CONFLICT,
@@ -139,6 +139,7 @@ public class Sharing implements Holdings {
                             + " is no coordinator and cannot take over criteria sets. Nothing was handed over.");
         }
         sharing.changeOwner(from.name(), to.name());
+        return Optional.empty();
     }
 
     private static Right most(Colleague colleague) {

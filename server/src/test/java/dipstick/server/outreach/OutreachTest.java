@@ -287,6 +287,40 @@ class OutreachTest {
     }
 
     @Test
+    void whoever_takes_over_has_the_people_that_they_may_work_and_the_others_are_nobodys() throws Exception {
+        Visitor coordinator = People.coordinator();
+        Desks desk = begin(coordinator, "handing", "id,phone\nhanding-1,1\nother-handing-1,1\n");
+        People.publishPrivately(coordinator, "handing-more", set("handing-more", "other-handing"));
+        Visitor goes = People.signedIn("handing-goes", Role.CALLER);
+        Visitor stays = People.signedIn("handing-stays", Role.CALLER);
+        People.share(
+                coordinator,
+                "handing-more",
+                "NONE",
+                "{\"kind\": \"COLLEAGUE\", \"grantee\": \"handing-goes\", \"granted\": \"WORK\"}");
+        new Desks(goes, "handing").does("TAKE", "handing-1");
+        new Desks(goes, "handing-more").does("TAKE", "other-handing-1");
+
+        Reply handed = goes.post("/api/session/hand-over", "{\"to\": \"handing-stays\"}");
+        assertThat(handed.json().get("words").asString())
+                .endsWith("is with Person handing-stays now. But 1 person is nobody’s now:"
+                        + " Person handing-stays may not work their lists.");
+        assertThat(new Desks(stays, "handing")
+                        .row("handing-1")
+                        .at("/inHand/mine")
+                        .asBoolean())
+                .isTrue();
+        Desks more = new Desks(coordinator, "handing-more");
+        assertThat(more.row("other-handing-1").has("inHand")).isFalse();
+        assertThat(more.log("other-handing-1"))
+                .first()
+                .isEqualTo("HANDED_OVER Person handing-stays may not work this list, so they are nobody’s");
+        assertThat(stays.get("/api/today").json().at("/handedOver/0/person/id").asString())
+                .isEqualTo("handing-1");
+        assertThat(desk.row("handing-1").at("/inHand/name").asString()).isEqualTo("Person handing-stays");
+    }
+
+    @Test
     void what_a_colleague_does_is_told_to_the_others_within_a_second() throws Exception {
         Visitor coordinator = People.coordinator();
         Desks desk = begin(coordinator, "told", "id,phone\ntold-1,1\n");

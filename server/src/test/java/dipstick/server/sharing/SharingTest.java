@@ -166,8 +166,10 @@ class SharingTest {
         assertThat(heir.get("/api/criteria/leavers-set").status()).isEqualTo(404);
         assertThat(administrator
                         .post("/api/accounts/leaver/hand-over", "{\"to\": \"heir\"}")
-                        .status())
-                .isEqualTo(204);
+                        .json()
+                        .get("words")
+                        .asString())
+                .isEqualTo("Everything of Person leaver is with Person heir now.");
         assertThat(heir.get("/api/criteria/leavers-set").status()).isEqualTo(200);
 
         assertThat(leaver.get("/api/lists").status()).isEqualTo(200);

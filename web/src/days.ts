@@ -28,5 +28,7 @@ export function shortDayWords(iso: string, today: string): string {
 
 /** An instant in words: 23 Nov 2026, 15:39. */
 export function timeWords(instant: string): string {
-  return new Date(instant).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
+  return new Date(instant)
+    .toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
+    .replace('Sept', 'Sep')
 }

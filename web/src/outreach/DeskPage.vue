@@ -237,6 +237,10 @@ function markCurrent() {
   marked.value = next
 }
 
+function useNamed(name: string) {
+  use(views.value.find((one) => one.name === name) ?? view.value)
+}
+
 function sortBy(column: ColumnId) {
   use({
     ...view.value,
@@ -318,6 +322,15 @@ const outShown = model('out')
       />
       <Button v-if="mayChange" text size="small" label="Share" @click="shown = 'sharing'" />
       <Button text size="small" label="Take out" @click="shown = 'out'" />
+      <select
+        v-if="views.length > 1"
+        class="plain"
+        aria-label="View"
+        :value="view.name"
+        @change="useNamed(($event.target as HTMLSelectElement).value)"
+      >
+        <option v-for="one in views" :key="one.name">{{ one.name }}</option>
+      </select>
       <Button text size="small" label="Columns" @click="shown = 'view'" />
       <Button text size="small" label="Keys (?)" @click="shown = 'keys'" />
     </div>
@@ -336,7 +349,7 @@ const outShown = model('out')
             {{ one.name }} <strong>{{ count(one.people) }}</strong>
           </button>
         </div>
-        <select v-if="parts.length" v-model="part" aria-label="Part of the list">
+        <select v-if="parts.length" v-model="part" class="plain" aria-label="Part of the list">
           <option value="">the whole list</option>
           <option v-for="one in parts" :key="one.name" :value="one.name">{{ one.name }}</option>
         </select>
@@ -491,14 +504,6 @@ const outShown = model('out')
 .queue[aria-pressed='true'] {
   border-bottom-color: var(--amber);
   background: #efe7d4;
-}
-
-.queues select {
-  border: 1px solid var(--rule);
-  border-radius: 3px;
-  background: var(--sheet);
-  color: var(--ink);
-  padding: 3px;
 }
 
 .queues :deep(input) {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { count } from '@/stick'
 import { Veiled } from '@/veil'
 import { useVirtualList } from '@vueuse/core'
 import { computed, nextTick, watch } from 'vue'
-import { columnOf, type ColumnId, type View } from './columns'
+import { columnOf, linesOf, type ColumnId, type View } from './columns'
 import type { DeskRow } from './queues'
 
 /** The people of a queue, one line each, with the one in hand marked. */
@@ -21,25 +22,17 @@ const ROW_HEIGHT = 27
 const columns = computed(() => view.columns.map(columnOf).filter((column) => column !== undefined))
 const tracks = computed(
   () =>
-    `26px ${columns.value.map((column) => column.width.replace(/[\d.]+fr/, 'minmax(0, $&)')).join(' ')}`,
+    `26px ${columns.value
+      .map((column) =>
+        column.width.replace(/[\d.]+fr/, `minmax(${column.id === 'name' ? '140px' : '0'}, $&)`),
+      )
+      .join(' ')}`,
 )
-const source = computed(() => [...rows])
+const source = computed(() => linesOf(rows, view, today))
 const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(source, {
   itemHeight: ROW_HEIGHT,
   overscan: 12,
 })
-
-/** Whether a line is the first of its group. */
-function beginsGroup(index: number): string {
-  const group = columnOf(view.groupBy)
-  const row = rows[index]
-  if (!group || !row) {
-    return ''
-  }
-  const words = group.text(row, today) || 'none'
-  const before = rows[index - 1]
-  return before && (group.text(before, today) || 'none') === words ? '' : words
-}
 
 function mark(row: DeskRow) {
   const next = new Set(marked.value)
@@ -60,7 +53,7 @@ function markAll() {
 watch(
   () => current,
   async () => {
-    const index = rows.findIndex((row) => row.person.id === current)
+    const index = source.value.findIndex((line) => 'row' in line && line.row.person.id === current)
     const box = containerProps.ref.value
     if (index < 0 || !box) {
       return
@@ -79,7 +72,7 @@ watch(
     class="desk-table"
     role="table"
     aria-label="People of this queue"
-    :aria-rowcount="rows.length"
+    :aria-rowcount="source.length"
   >
     <div class="line head" role="row" :style="{ gridTemplateColumns: tracks }">
       <span role="columnheader">
@@ -104,47 +97,61 @@ watch(
     <p v-if="rows.length === 0" class="quiet none">{{ empty }}</p>
     <div v-bind="containerProps" class="scroll" role="rowgroup" tabindex="-1">
       <div v-bind="wrapperProps">
-        <div
-          v-for="{ data: row, index } in list"
-          :key="row.person.id"
-          class="line"
-          role="row"
-          :class="{ current: row.person.id === current, away: row.inHand?.mine === false }"
-          :style="{ gridTemplateColumns: tracks, height: `${ROW_HEIGHT}px` }"
-          :data-row="row.person.id"
-          @click="emit('open', row)"
+        <template
+          v-for="{ data: line } in list"
+          :key="'row' in line ? line.row.person.id : `group ${line.heading}`"
         >
-          <span role="cell">
-            <input
-              type="checkbox"
-              tabindex="-1"
-              :aria-label="`Mark ${row.person.name}`"
-              :checked="marked.has(row.person.id)"
-              @click.stop
-              @change="mark(row)"
-            />
-          </span>
-          <span v-for="(column, i) in columns" :key="column.id" role="cell" class="cell">
-            <strong v-if="i === 0 && beginsGroup(index)" class="group">{{
-              beginsGroup(index)
-            }}</strong>
-            <button
-              v-if="column.id === 'name'"
-              class="name"
-              :tabindex="row.person.id === current ? 0 : -1"
-              :aria-current="row.person.id === current ? 'true' : undefined"
-              @click.stop="emit('open', row)"
-            >
-              <Veiled :text="row.person.name" />
-            </button>
-            <Veiled
-              v-else-if="column.telling"
-              :text="column.text(row, today)"
-              :what="column.name"
-            />
-            <template v-else>{{ column.text(row, today) }}</template>
-          </span>
-        </div>
+          <div
+            v-if="'heading' in line"
+            class="heading"
+            role="row"
+            :style="{ height: `${ROW_HEIGHT}px` }"
+          >
+            <span role="cell" :aria-colspan="columns.length + 1">
+              <strong>{{ line.heading }}</strong> {{ count(line.people) }}
+            </span>
+          </div>
+          <div
+            v-else
+            class="line"
+            role="row"
+            :class="{
+              current: line.row.person.id === current,
+              away: line.row.inHand?.mine === false,
+            }"
+            :style="{ gridTemplateColumns: tracks, height: `${ROW_HEIGHT}px` }"
+            :data-row="line.row.person.id"
+            @click="emit('open', line.row)"
+          >
+            <span role="cell">
+              <input
+                type="checkbox"
+                tabindex="-1"
+                :aria-label="`Mark ${line.row.person.name}`"
+                :checked="marked.has(line.row.person.id)"
+                @click.stop
+                @change="mark(line.row)"
+              />
+            </span>
+            <span v-for="column in columns" :key="column.id" role="cell" class="cell">
+              <button
+                v-if="column.id === 'name'"
+                class="name"
+                :tabindex="line.row.person.id === current ? 0 : -1"
+                :aria-current="line.row.person.id === current ? 'true' : undefined"
+                @click.stop="emit('open', line.row)"
+              >
+                <Veiled :text="line.row.person.name" />
+              </button>
+              <Veiled
+                v-else-if="column.telling"
+                :text="column.text(line.row, today)"
+                :what="column.name"
+              />
+              <template v-else>{{ column.text(line.row, today) }}</template>
+            </span>
+          </div>
+        </template>
       </div>
     </div>
   </div>
@@ -228,13 +235,19 @@ watch(
   white-space: nowrap;
 }
 
-.group {
-  margin-right: 6px;
-  padding: 0 5px;
-  border: 1px solid var(--rule);
-  border-radius: 3px;
-  font-weight: 400;
-  font-size: 0.86em;
+.name {
+  max-width: 100%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+
+.heading {
+  display: flex;
+  align-items: center;
+  padding-left: 10px;
+  box-sizing: border-box;
+  border-bottom: 1px solid var(--rule);
+  background: var(--paper);
   color: var(--soft-ink);
 }
 

@@ -142,18 +142,21 @@ async function save() {
         />
         <MultiSelect
           v-model="one.sites"
+          :show-toggle-all="false"
           :options="sites"
           placeholder="all sites"
           :aria-label="`Sites of part ${String(i + 1)}`"
         />
         <MultiSelect
           v-model="one.providers"
+          :show-toggle-all="false"
           :options="providers"
           placeholder="all providers"
           :aria-label="`Providers of part ${String(i + 1)}`"
         />
         <MultiSelect
           v-model="one.colleagues"
+          :show-toggle-all="false"
           :options="[...colleagues]"
           option-label="displayName"
           option-value="name"

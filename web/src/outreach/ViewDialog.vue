@@ -61,6 +61,7 @@ function use() {
         <span v-for="one in views" :key="one.name">
           <button type="button" class="word" @click="begin(one)">{{ one.name }}</button>
           <button
+            v-if="one.name !== USUAL_VIEW.name"
             type="button"
             class="word"
             :aria-label="`Forget ${one.name}`"
@@ -110,7 +111,11 @@ function use() {
         <label for="group-by">Group by</label>
         <select id="group-by" v-model="draft.groupBy">
           <option value="">nothing</option>
-          <option v-for="column in COLUMNS" :key="column.id" :value="column.id">
+          <option
+            v-for="column in COLUMNS.filter((one) => !one.telling)"
+            :key="column.id"
+            :value="column.id"
+          >
             {{ column.name }}
           </option>
         </select>

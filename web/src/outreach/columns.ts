@@ -162,3 +162,26 @@ export function sorted(rows: readonly DeskRow[], view: View, today: string): Des
       compare(one.person.name, other.person.name),
   )
 }
+
+/** A line of the desk: somebody, or the heading above those of a group. */
+export type Line = { row: DeskRow } | { heading: string; people: number }
+
+/** The rows in their order, with a heading above each group where the view has groups. */
+export function linesOf(rows: readonly DeskRow[], view: View, today: string): Line[] {
+  const group = columnOf(view.groupBy)
+  if (!group) {
+    return rows.map((row) => ({ row }))
+  }
+  const lines: Line[] = []
+  let heading: { heading: string; people: number } | undefined
+  for (const row of rows) {
+    const words = group.text(row, today) || 'none'
+    if (heading?.heading !== words) {
+      heading = { heading: words, people: 0 }
+      lines.push(heading)
+    }
+    heading.people += 1
+    lines.push({ row })
+  }
+  return lines
+}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { sorted, USUAL_VIEW } from './columns'
+import { linesOf, sorted, USUAL_VIEW } from './columns'
 import { isIn, nextToTake, QUEUES, type DeskRow, type QueueId } from './queues'
 
 const TODAY = '2026-11-23'
@@ -86,6 +86,20 @@ describe('the next person to take', () => {
     expect(taken(rows, 1, 'b')).toBe('c')
     expect(taken(rows, 1)).toBe('b')
     expect(taken([row('a'), row('b', { inHand: hand })], 1, 'b')).toBe('a')
+  })
+})
+
+describe('the lines of the desk', () => {
+  it('have a heading above each group, and none without groups', () => {
+    const rows = [row('a', { band: 'x' }), row('b', { band: 'x' }), row('c')]
+    expect(linesOf(rows, { ...USUAL_VIEW, groupBy: 'band' }, TODAY)).toEqual([
+      { heading: 'x', people: 2 },
+      { row: rows[0] },
+      { row: rows[1] },
+      { heading: 'none', people: 1 },
+      { row: rows[2] },
+    ])
+    expect(linesOf(rows, USUAL_VIEW, TODAY)).toHaveLength(3)
   })
 })
 

@@ -15,7 +15,13 @@ export function useViews(list: Ref<string>) {
     queryFn: () => send<Schemas['OwnView'][]>(address.value),
     staleTime: Infinity,
   })
-  const views = computed(() => (data.value ?? []).map(known))
+  const kept = computed(() => (data.value ?? []).map(known))
+  /** Those that were kept, and the usual one, which is always there. */
+  const views = computed(() =>
+    kept.value.some((one) => one.name === USUAL_VIEW.name)
+      ? kept.value
+      : [...kept.value, USUAL_VIEW],
+  )
 
   watch(
     views,
@@ -26,14 +32,14 @@ export function useViews(list: Ref<string>) {
   )
 
   async function keep(all: readonly View[]): Promise<void> {
-    const kept = await sendJson<Schemas['OwnView'][]>('PUT', address.value, { views: all })
-    queries.setQueryData(key.value, kept)
+    const answer = await sendJson<Schemas['OwnView'][]>('PUT', address.value, { views: all })
+    queries.setQueryData(key.value, answer)
   }
 
   /** Lays the desk out so, now and the next time. */
   function use(next: View): void {
     view.value = next
-    void keep([next, ...views.value.filter((one) => one.name !== next.name)])
+    void keep([next, ...kept.value.filter((one) => one.name !== next.name)])
   }
 
   return { view, views, use, save: keep }

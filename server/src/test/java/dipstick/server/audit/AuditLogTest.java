@@ -19,7 +19,8 @@ class AuditLogTest {
     void sign_ins_readings_of_people_and_lists_and_exports_are_written_down() throws Exception {
         Visitor coordinator = People.coordinator();
         String document = """
-                {"format": "dipstick-criteria/1", "id": "watched", "name": "Watched", "include": []}""";
+                {"format": "dipstick-criteria/1", "id": "watched", "name": "Watched", "include": [
+                    {"id": "mine", "test": {"field": "id", "startsWith": "watched-"}}]}""";
         People.publish(coordinator, "watched", document);
         People.bringIn(coordinator, "PEOPLE", "id\nwatched-person\n");
         coordinator.get("/api/lists/watched");
@@ -52,7 +53,8 @@ class AuditLogTest {
         People.publish(
                 coordinator,
                 "audited",
-                "{\"format\": \"dipstick-criteria/1\", \"id\": \"audited\", \"name\": \"Audited\", \"include\": []}");
+                "{\"format\": \"dipstick-criteria/1\", \"id\": \"audited\", \"name\": \"Audited\", \"include\":"
+                        + " [{\"id\": \"mine\", \"test\": {\"field\": \"id\", \"startsWith\": \"audited-\"}}]}");
         Visitor caller = People.signedIn("audited-caller", Role.CALLER);
         caller.get("/api/lists/audited/desk");
         caller.get("/api/lists/audited/desk");

@@ -45,7 +45,10 @@ const told = ref('')
 const busy = ref(false)
 const editing = ref(false)
 const sentShown = ref(false)
-const written = ref<{ people: string[]; outcome: string }>()
+/** To whom letters were made, which are not yet logged. */
+const written = ref<readonly string[]>([])
+/** To whom nothing went, or of whom it could not be logged, each with why. */
+const leftOut = ref<readonly Schemas['LeftOut'][]>([])
 
 const isTable = computed(() => draft.format === 'CSV' || draft.format === 'XLSX')
 const isWritten = computed(() => draft.format === 'LETTERS' || draft.format === 'MAIL')
@@ -56,7 +59,8 @@ watch(visible, (shown) => {
     told.value = ''
     editing.value = false
     sentShown.value = false
-    written.value = undefined
+    written.value = []
+    leftOut.value = []
   }
 })
 
@@ -92,6 +96,7 @@ const { data: check, error: checkError } = useQuery({
 async function takeOut() {
   problem.value = ''
   told.value = ''
+  leftOut.value = []
   busy.value = true
   try {
     if (draft.format === 'MAIL') {
@@ -100,22 +105,16 @@ async function takeOut() {
         template: draft.template,
         reason: draft.reason,
       })
-      told.value =
-        `${count(mailed.sent.length)} sent` +
-        (mailed.leftOut.length
-          ? `; ${count(mailed.leftOut.length)} left out: ${mailed.leftOut[0]?.why ?? ''}`
-          : '.')
-      written.value = { people: mailed.sent, outcome: 'sent-e-mail' }
+      told.value = `${count(mailed.sent.length)} sent and logged.`
+      leftOut.value = [...mailed.leftOut, ...mailed.notLogged]
       await queries.invalidateQueries({ queryKey: ['mail', 'sent'] })
+      await queries.invalidateQueries({ queryKey: ['lists', list, 'desk'] })
     } else {
       await download(address.value, wanted(draft.format))
       told.value = 'The file is with your downloads.'
       if (draft.format === 'LETTERS') {
-        const leftOut = new Set((check.value?.leftOut ?? []).map((one) => one.person))
-        written.value = {
-          people: people.filter((id) => !leftOut.has(id)),
-          outcome: 'sent-letter',
-        }
+        const without = new Set((check.value?.leftOut ?? []).map((one) => one.person))
+        written.value = people.filter((id) => !without.has(id))
       }
     }
   } catch (failure) {
@@ -126,10 +125,8 @@ async function takeOut() {
 }
 
 function logWritten() {
-  if (written.value) {
-    emit('written', written.value.people, written.value.outcome)
-    visible.value = false
-  }
+  emit('written', [...written.value], 'sent-letter')
+  visible.value = false
 }
 </script>
 
@@ -234,11 +231,13 @@ function logWritten() {
       </div>
       <p v-if="told" class="whole" role="status">
         {{ told }}
-        <button v-if="written?.people.length" type="button" class="word" @click="logWritten">
-          Log it for {{ count(written.people.length) }}
-          {{ written.people.length === 1 ? 'person' : 'people' }}
+        <button v-if="written.length" type="button" class="word" @click="logWritten">
+          Log it for {{ count(written.length) }} {{ written.length === 1 ? 'person' : 'people' }}
         </button>
       </p>
+      <ul v-if="leftOut.length" class="left-out whole" aria-label="Left out">
+        <li v-for="one in leftOut" :key="one.person"><Veiled :text="one.name" />: {{ one.why }}</li>
+      </ul>
     </form>
   </Dialog>
 </template>

@@ -3,18 +3,30 @@ import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { useLists } from '@/lists'
 import { count, percent, Stick } from '@/stick'
-import { useQuery } from '@tanstack/vue-query'
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import Chart from 'primevue/chart'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 
 /** How a list stood at its readings; what came of attempts; and how it stands by provider and site. */
 const { data: lists } = useLists()
 const chosen = ref('')
 const list = computed(() => chosen.value || (lists.value?.[0]?.id ?? ''))
 
+/** Of whom: a provider’s or a site’s people, as the field and the name; empty for everybody. */
+const part = ref<readonly [field: string, name: string]>(['', ''])
+watch(list, () => {
+  part.value = ['', '']
+})
+
 const { data: levels, error } = useQuery({
-  queryKey: computed(() => ['lists', list.value, 'readings', 'levels']),
-  queryFn: () => send<Schemas['ListLevels']>(`/api/lists/${encodeURIComponent(list.value)}/levels`),
+  queryKey: computed(() => ['lists', list.value, 'readings', 'levels', ...part.value]),
+  queryFn: () => {
+    const of = new URLSearchParams({ field: part.value[0], part: part.value[1] })
+    return send<Schemas['ListLevels']>(
+      `/api/lists/${encodeURIComponent(list.value)}/levels?${of.toString()}`,
+    )
+  },
+  placeholderData: keepPreviousData,
   enabled: computed(() => list.value !== ''),
 })
 
@@ -65,6 +77,16 @@ const outcomes = computed(() => [
   ...new Set((levels.value?.attempts ?? []).map((one) => one.outcome)),
 ])
 
+const parts = computed(() => [
+  ...(levels.value?.bySite ?? []).map((one) => ({ field: 'site', name: one.name })),
+  ...(levels.value?.byProvider ?? []).map((one) => ({ field: 'provider', name: one.name })),
+])
+
+function partOf(chosen: string): readonly [string, string] {
+  const space = chosen.indexOf(' ')
+  return [chosen.slice(0, space), chosen.slice(space + 1)]
+}
+
 function attempts(outcome: string, month: string): number {
   return (
     levels.value?.attempts.find((one) => one.outcome === outcome && one.month === month)
@@ -79,6 +101,22 @@ function attempts(outcome: string, month: string): number {
       <select v-model="chosen" class="plain" aria-label="List">
         <option v-for="(one, i) in lists" :key="one.id" :value="i === 0 ? '' : one.id">
           {{ one.name }}
+        </option>
+      </select>
+      <select
+        v-if="levels"
+        class="plain"
+        aria-label="Of whom"
+        :value="part.join(' ')"
+        @change="part = partOf(($event.target as HTMLSelectElement).value)"
+      >
+        <option value=" ">everybody</option>
+        <option
+          v-for="one in parts"
+          :key="one.field + one.name"
+          :value="`${one.field} ${one.name}`"
+        >
+          {{ one.field }}: {{ one.name || 'none' }}
         </option>
       </select>
     </p>
@@ -112,13 +150,13 @@ function attempts(outcome: string, month: string): number {
       </table>
 
       <template
-        v-for="part in [
+        v-for="by in [
           { name: 'By site', shares: levels.bySite },
           { name: 'By provider', shares: levels.byProvider },
         ]"
-        :key="part.name"
+        :key="by.name"
       >
-        <h2>{{ part.name }}</h2>
+        <h2>{{ by.name }}</h2>
         <table class="ledger">
           <thead>
             <tr>
@@ -131,8 +169,8 @@ function attempts(outcome: string, month: string): number {
             </tr>
           </thead>
           <tbody>
-            <tr v-for="share in part.shares" :key="share.name">
-              <td>{{ share.name }}</td>
+            <tr v-for="share in by.shares" :key="share.name">
+              <td>{{ share.name || 'none' }}</td>
               <template v-if="levels.shouldHave">
                 <td class="stick-cell">
                   <Stick

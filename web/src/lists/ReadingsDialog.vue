@@ -9,6 +9,7 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
 import { movesOf } from './moves'
+import ReadingLevels from './ReadingLevels.vue'
 import ReadingPlan from './ReadingPlan.vue'
 
 type Reading = Schemas['ReadingView']
@@ -168,6 +169,7 @@ function differs(one: Schemas['Moved']): string {
             </option>
           </select>
         </p>
+        <ReadingLevels :key="opened.id" :list="id" :reading="opened.id" />
         <p v-if="compared && moves.length === 0" class="quiet">
           Nobody’s place was another one than at that reading.
         </p>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
-import { useVirtualList } from '@vueuse/core'
-import { computed, nextTick, watch } from 'vue'
+import { useEventListener, useVirtualList } from '@vueuse/core'
+import { computed, nextTick, ref, watch } from 'vue'
 import { columnOf, linesOf, type ColumnId, type View } from './columns'
 import type { DeskRow } from './queues'
 
@@ -29,6 +29,11 @@ const tracks = computed(
       .join(' ')}`,
 )
 const source = computed(() => linesOf(rows, view, today))
+/** On paper everybody stands, not only those who are in sight. */
+const printing = ref(false)
+useEventListener(window, 'beforeprint', () => (printing.value = true))
+useEventListener(window, 'afterprint', () => (printing.value = false))
+
 const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(source, {
   itemHeight: ROW_HEIGHT,
   overscan: 12,
@@ -98,7 +103,7 @@ watch(
     <div v-bind="containerProps" class="scroll" role="rowgroup" tabindex="-1">
       <div v-bind="wrapperProps">
         <template
-          v-for="{ data: line } in list"
+          v-for="line in printing ? source : list.map((one) => one.data)"
           :key="'row' in line ? line.row.person.id : `group ${line.heading}`"
         >
           <div

@@ -65,11 +65,11 @@ export const COLUMNS: readonly DeskColumn[] = [
     },
     key: overdue,
   },
-  { id: 'band', name: 'Band', width: '1fr', text: (row) => row.band },
+  { id: 'band', name: 'Band', width: '1.25fr', text: (row) => row.band },
   {
     id: 'next',
     name: 'Next',
-    width: '1.3fr',
+    width: '1.15fr',
     text: (row, today) =>
       row.nextStep === 'NONE'
         ? ''
@@ -79,7 +79,7 @@ export const COLUMNS: readonly DeskColumn[] = [
   {
     id: 'hand',
     name: 'In hand',
-    width: '0.9fr',
+    width: '0.85fr',
     text: (row) => (row.inHand ? (row.inHand.mine ? 'me' : row.inHand.name) : ''),
   },
   {

@@ -16,6 +16,8 @@ const HEADER_BYTES = 4096
 const step = shallowRef<Step>({ at: 'nothing' })
 const picker = useTemplateRef('picker')
 const over = ref(false)
+/** Whether the file names everybody, so that whoever is not in it goes off file. */
+const everybody = ref(false)
 
 const inside = computed(() => (step.value.at === 'inside' ? step.value.file : undefined))
 const words = computed(() => (inside.value?.kind === 'PEOPLE' ? 'people' : 'records'))
@@ -37,6 +39,11 @@ const bar = computed(() => {
   return undefined
 })
 
+/** Whether it can stand for everybody: nobody goes for a line that could not be read. */
+const mayBeEverybody = computed(
+  () => inside.value !== undefined && inside.value.absent > 0 && inside.value.badLines === 0,
+)
+
 function show(file: ImportView) {
   step.value = { at: 'inside', file }
 }
@@ -46,6 +53,7 @@ async function start(file: File | null | undefined) {
     return
   }
   step.value = { at: 'sending', name: file.name, sent: 0, total: file.size }
+  everybody.value = false
   try {
     const kind = kindOf((await file.slice(0, HEADER_BYTES).text()).split(/\r?\n/, 1)[0] ?? '')
     const sent = await sendFile(file, kind, (bytes) => {
@@ -67,7 +75,12 @@ async function take() {
     return
   }
   try {
-    show(await send<ImportView>(`/api/imports/${file.id}/take`, { method: 'POST' }))
+    const whole = everybody.value && mayBeEverybody.value
+    show(
+      await send<ImportView>(`/api/imports/${file.id}/take?everybody=${String(whole)}`, {
+        method: 'POST',
+      }),
+    )
     const settled = await untilSettled(file.id, show)
     if (settled.stage === 'TAKEN') {
       emit('taken')
@@ -133,6 +146,9 @@ function dropped(event: DragEvent) {
           {{ count(inside.newRows) }} {{ words }} were new, {{ count(inside.changedRows) }} changed,
           {{ count(inside.unchangedRows) }} unchanged<template v-if="inside.badLines"
             >; {{ counted(inside.badLines, 'bad line') }} left out</template
+          ><template v-if="inside.goneRows"
+            >; {{ count(inside.goneRows) }}
+            {{ inside.goneRows === 1 ? 'person is' : 'people are' }} not on file any more</template
           >.
         </p>
         <p v-if="inside.unknownPeople">
@@ -183,13 +199,29 @@ function dropped(event: DragEvent) {
           These are the first of them.
           <a :href="`/api/imports/${inside.id}/problems`" download>Download all bad lines</a>
         </p>
+        <label v-if="mayBeEverybody" class="everybody">
+          <input v-model="everybody" type="checkbox" />
+          This file names everybody: the
+          {{ inside.absent === 1 ? 'person' : `${count(inside.absent)} people` }} on file who
+          {{ inside.absent === 1 ? 'is' : 'are' }} not in it
+          {{ inside.absent === 1 ? 'goes' : 'go' }} off file. What was recorded and logged of them
+          is kept, and counts again if they come back.
+        </label>
+        <p
+          v-else-if="inside.kind === 'PEOPLE' && inside.absent && !inside.unreadable"
+          class="quiet"
+        >
+          {{ count(inside.absent) }} people on file are not in this file. They stay; a file with a
+          bad line cannot stand for everybody.
+        </p>
         <div class="buttons">
           <Button
             v-if="!inside.unreadable && inside.goodRows > 0"
             :label="
               inside.badLines
                 ? `Take the ${counted(inside.goodRows, 'good line')}`
-                : `Take all ${counted(inside.goodRows, 'line')}`
+                : `Take all ${counted(inside.goodRows, 'line')}` +
+                  (everybody && mayBeEverybody ? `, ${count(inside.absent)} off file` : '')
             "
             @click="take"
           />
@@ -233,6 +265,12 @@ input::file-selector-button {
   padding: 5px 10px;
   margin-right: 8px;
   cursor: pointer;
+}
+
+.everybody {
+  display: block;
+  margin-bottom: 8px;
+  font-weight: 400;
 }
 
 .report {

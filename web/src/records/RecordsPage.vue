@@ -64,6 +64,7 @@ const { data, error } = useQuery({
                 <th class="number">New</th>
                 <th class="number">Changed</th>
                 <th class="number">Unchanged</th>
+                <th class="number">Off file</th>
                 <th class="number">Bad</th>
               </tr>
             </thead>
@@ -75,6 +76,7 @@ const { data, error } = useQuery({
                 <td class="number">{{ count(taken.newRows) }}</td>
                 <td class="number">{{ count(taken.changedRows) }}</td>
                 <td class="number">{{ count(taken.unchangedRows) }}</td>
+                <td class="number">{{ count(taken.goneRows) }}</td>
                 <td class="number">{{ count(taken.badLines) }}</td>
               </tr>
             </tbody>

@@ -25,10 +25,22 @@ public final class People {
         byte[] bytes = file.getBytes(StandardCharsets.UTF_8);
         String address = "/api/imports/"
                 + coordinator.upload(kind, bytes).json().get("id").asString();
+        return take(coordinator, address, "");
+    }
+
+    /** Brings in a file that names everybody, so that whoever is not in it goes off file. */
+    public static JsonNode bringInEverybody(Visitor coordinator, String file) throws Exception {
+        byte[] bytes = file.getBytes(StandardCharsets.UTF_8);
+        String address = "/api/imports/"
+                + coordinator.upload("PEOPLE", bytes).json().get("id").asString();
+        return take(coordinator, address, "?everybody=true");
+    }
+
+    private static JsonNode take(Visitor coordinator, String address, String how) throws Exception {
         JsonNode view = coordinator.get(address).json();
         while (!view.get("stage").asString().equals("TAKEN")) {
             if (view.get("stage").asString().equals("CHECKED")) {
-                coordinator.post(address + "/take", "");
+                coordinator.post(address + "/take" + how, "");
             }
             Thread.sleep(20);
             view = coordinator.get(address).json();

@@ -14,6 +14,8 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.stream.Stream;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -30,11 +32,14 @@ public final class RunningServer {
     private final ConfigurableApplicationContext context;
     private final String address;
 
-    private RunningServer(Path data, Clock clock) {
+    private RunningServer(Path data, Clock clock, String... settings) {
+        List<String> all =
+                new ArrayList<>(List.of("--server.port=0", "--dipstick.data=" + data, "--dipstick.zone=Europe/Lisbon"));
+        all.addAll(List.of(settings));
         this.context = new SpringApplicationBuilder(DipstickApplication.class)
                 .initializers(context -> ((GenericApplicationContext) context)
                         .registerBean("clockOfTest", Clock.class, () -> clock, bean -> bean.setPrimary(true)))
-                .run("--server.port=0", "--dipstick.data=" + data, "--dipstick.zone=Europe/Lisbon");
+                .run(all.toArray(String[]::new));
         this.address = "http://localhost:" + context.getEnvironment().getProperty("local.server.port");
         Runtime.getRuntime().addShutdownHook(new Thread(context::close));
     }
@@ -48,8 +53,8 @@ public final class RunningServer {
     }
 
     /** Another one, over a data folder of its own, at a time of its own. */
-    public static RunningServer over(Path data, Clock clock) {
-        return new RunningServer(data, clock);
+    public static RunningServer over(Path data, Clock clock, String... settings) {
+        return new RunningServer(data, clock, settings);
     }
 
     public void stop() {

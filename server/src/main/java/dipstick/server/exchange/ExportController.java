@@ -2,7 +2,6 @@ package dipstick.server.exchange;
 
 import dipstick.core.population.Population;
 import dipstick.core.wording.DayWords;
-import dipstick.server.accounts.Accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
@@ -21,8 +20,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.time.LocalTime;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -43,14 +40,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/lists/{set}/out")
 class ExportController {
-    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm");
-
     private final Desk desk;
     private final Letters letters;
     private final CriteriaSets sets;
     private final Views views;
     private final Sharing sharing;
-    private final Accounts accounts;
+    private final ExportFooter footer;
     private final PracticeSettings practice;
     private final Today today;
     private final AuditLog audit;
@@ -62,7 +57,7 @@ class ExportController {
             CriteriaSets sets,
             Views views,
             Sharing sharing,
-            Accounts accounts,
+            ExportFooter footer,
             PracticeSettings practice,
             Today today,
             AuditLog audit) {
@@ -71,7 +66,7 @@ class ExportController {
         this.sets = sets;
         this.views = views;
         this.sharing = sharing;
-        this.accounts = accounts;
+        this.footer = footer;
         this.practice = practice;
         this.today = today;
         this.audit = audit;
@@ -168,18 +163,13 @@ class ExportController {
 
     private Outgoing outgoing(String set, Wanted wanted) {
         Population records = views.current().population();
-        String when = DayWords.day(today.day()) + ", "
-                + LocalTime.ofInstant(today.now(), today.zone()).format(TIME);
         return new Outgoing(
                 sets.getInForce(set).publishedName(),
                 desk.listed(set, wanted.people()),
                 records,
                 practice.practice(),
                 DayWords.day(today.day()),
-                sets.getInForce(set).publishedName() + " · " + accounts.here().displayName() + " · " + when
-                        + (wanted.reason().isBlank()
-                                ? ""
-                                : " · " + wanted.reason().strip()));
+                footer.of(sets.getInForce(set).publishedName(), wanted.reason()));
     }
 
     private Letters.Run run(String set, Wanted wanted, Outgoing out) {
@@ -206,7 +196,7 @@ class ExportController {
 
     private byte[] labels(Outgoing out) {
         List<List<String>> addresses = out.people().stream()
-                .filter(one -> one.heldBack().isEmpty())
+                .filter(one -> one.inTheWay().isEmpty())
                 .map(one -> Letters.address(out.records(), one))
                 .filter(lines -> !lines.isEmpty())
                 .toList();
@@ -230,7 +220,7 @@ class ExportController {
                                 one.person().age(),
                                 Column.PHONE.of(one, out.records()),
                                 Column.MOBILE.of(one, out.records()),
-                                one.heldBack().isEmpty() ? one.why() : "Not to be called: " + one.heldBack(),
+                                one.inTheWay().isEmpty() ? one.why() : "Not to be called: " + one.inTheWay(),
                                 one.nextStep() + " " + one.nextOn(),
                                 one.lastAttempt() + " " + one.lastAttemptOn(),
                                 ""))

@@ -39,7 +39,7 @@ class Letters {
     record LeftOut(String person, String name, String why) {}
 
     /** @param to the address for a letter, or the e-mail address */
-    record Written(String person, String to, String language, LetterTemplate.Letter letter) {}
+    record Written(Listed person, String to, String language, LetterTemplate.Letter letter) {}
 
     record Run(List<Written> written, List<LeftOut> leftOut) {}
 
@@ -70,7 +70,7 @@ class Letters {
         audit.record(Act.LIST_CHANGED, "the letter “" + name + "”, " + language + ", removed");
     }
 
-    /** Writes to each of the people, but for those who are held back or have no address of this kind. */
+    /** Writes to each of the people, but for those with whom something is in the way or who have no address of this kind. */
     Run write(String template, Way way, String list, List<Listed> people, Population records) {
         List<LetterTemplate> languages = templates.named(template);
         if (languages.isEmpty()) {
@@ -84,8 +84,8 @@ class Letters {
         for (Listed one : people) {
             String id = one.person().id();
             List<String> to = way == Way.LETTER ? address(records, one) : email(records, id);
-            if (!one.heldBack().isEmpty()) {
-                leftOut.add(new LeftOut(id, one.person().name(), one.heldBack()));
+            if (!one.inTheWay().isEmpty()) {
+                leftOut.add(new LeftOut(id, one.person().name(), one.inTheWay()));
             } else if (to.isEmpty()) {
                 leftOut.add(new LeftOut(
                         id,
@@ -94,7 +94,7 @@ class Letters {
             } else {
                 LetterTemplate chosen = inLanguage(languages, PersonLine.field(records, id, "language"));
                 written.add(new Written(
-                        id,
+                        one,
                         String.join("\n", to),
                         chosen.language(),
                         chosen.filledIn(LetterField.of(said(one, list, records)))));

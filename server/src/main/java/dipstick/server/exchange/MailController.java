@@ -6,6 +6,7 @@ import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.exchange.Letters.LeftOut;
 import dipstick.server.exchange.Letters.Way;
 import dipstick.server.outreach.Desk;
+import dipstick.server.outreach.SentToPeople;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.records.Views;
 import dipstick.server.sharing.Right;
@@ -17,10 +18,8 @@ import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
-import org.springframework.mail.MailException;
-import org.springframework.mail.SimpleMailMessage;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -32,6 +31,7 @@ import org.springframework.web.bind.annotation.RestController;
 class MailController {
     private final MailSending mail;
     private final Letters letters;
+    private final SentToPeople attempts;
     private final Desk desk;
     private final CriteriaSets sets;
     private final Views views;
@@ -42,6 +42,7 @@ class MailController {
     MailController(
             MailSending mail,
             Letters letters,
+            SentToPeople attempts,
             Desk desk,
             CriteriaSets sets,
             Views views,
@@ -50,6 +51,7 @@ class MailController {
             AuditLog audit) {
         this.mail = mail;
         this.letters = letters;
+        this.attempts = attempts;
         this.desk = desk;
         this.sets = sets;
         this.views = views;
@@ -63,8 +65,12 @@ class MailController {
             @NotBlank @Size(max = 100) String template,
             @NotBlank @Size(max = 400) String reason) {}
 
-    /** @param sent the people to whom it went; nothing went to those who were left out */
-    record Mailed(List<String> sent, List<LeftOut> leftOut) {}
+    /**
+     * @param sent the people to whom it went
+     * @param leftOut those to whom nothing went, each with why
+     * @param notLogged those to whom it went though it could not be logged as an attempt, each with why
+     */
+    record Mailed(List<String> sent, List<LeftOut> leftOut, List<LeftOut> notLogged) {}
 
     /** Whether mail can be sent, and whether it goes to the demo's stand-in, which shows it. */
     record MailState(boolean ready, boolean standIn) {}
@@ -95,29 +101,32 @@ class MailController {
                 sets.getInForce(set).publishedName(),
                 desk.listed(set, mailing.people()),
                 views.current().population());
-        List<LeftOut> leftOut = new ArrayList<>(run.leftOut());
-        List<String> sent = new ArrayList<>();
-        for (Letters.Written one : run.written()) {
-            SimpleMailMessage message = new SimpleMailMessage();
-            message.setFrom(mail.from());
-            message.setTo(one.to());
-            message.setSubject(one.letter().subject());
-            message.setText(one.letter().body());
-            try {
-                mail.send(message);
-                sent.add(one.person());
-            } catch (MailException refused) {
-                leftOut.add(new LeftOut(
-                        one.person(),
-                        one.person(),
-                        "The mail server refused it, so it was not sent. Try again later."));
-            }
-        }
+        Mailed mailed = send(set, run);
         audit.record(
                 Act.LIST_EXPORTED,
-                set + " as e-mail from " + practice.practice() + " to "
-                        + sent.stream().collect(Collectors.joining(", ")) + "; "
+                set + " as e-mail from " + practice.practice() + " to " + String.join(", ", mailed.sent()) + "; "
                         + mailing.reason().strip());
-        return new Mailed(sent, leftOut);
+        return mailed;
+    }
+
+    /** Sends to one after another, and logs each as soon as it is sent; when the server is gone, the others are left. */
+    private Mailed send(String set, Letters.Run run) {
+        List<LeftOut> leftOut = new ArrayList<>(run.leftOut());
+        List<LeftOut> notLogged = new ArrayList<>();
+        List<String> sent = new ArrayList<>();
+        Optional<String> gone = Optional.empty();
+        for (Letters.Written one : run.written()) {
+            String person = one.person().person().id();
+            String name = one.person().person().name();
+            Optional<String> refused = gone.isPresent() ? gone : mail.send(one.to(), one.letter());
+            if (refused.isPresent()) {
+                leftOut.add(new LeftOut(person, name, refused.get()));
+                gone = refused.filter(MailSending.UNREACHABLE::equals);
+            } else {
+                sent.add(person);
+                attempts.byEmail(set, person).ifPresent(why -> notLogged.add(new LeftOut(person, name, why)));
+            }
+        }
+        return new Mailed(sent, leftOut, notLogged);
     }
 }

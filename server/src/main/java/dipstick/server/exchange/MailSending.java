@@ -14,8 +14,13 @@ import java.util.Arrays;
 import java.util.Date;
 import java.util.List;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.mail.MailAuthenticationException;
+import org.springframework.mail.MailParseException;
+import org.springframework.mail.MailSendException;
 import org.springframework.mail.SimpleMailMessage;
 import org.springframework.mail.javamail.JavaMailSender;
 import org.springframework.mail.javamail.JavaMailSenderImpl;
@@ -27,6 +32,13 @@ import org.springframework.stereotype.Service;
  */
 @Service
 class MailSending {
+    static final String UNREACHABLE =
+            "The mail server could not be reached, or did not let us in. Nothing was sent; try again later.";
+
+    private static final String REFUSED = "The mail server refused it, so it was not sent.";
+
+    private static final Logger LOG = LoggerFactory.getLogger(MailSending.class);
+
     private final Optional<GreenMail> standIn;
     private final Optional<JavaMailSender> sender;
     private final String from;
@@ -66,12 +78,27 @@ class MailSending {
         return standIn.isPresent();
     }
 
-    String from() {
-        return from;
-    }
-
-    void send(SimpleMailMessage message) {
-        sender.orElseThrow().send(message);
+    /** Sends it; gives why not, in a sentence, where the server is not there or does not take it. */
+    Optional<String> send(String to, LetterTemplate.Letter letter) {
+        SimpleMailMessage message = new SimpleMailMessage();
+        message.setFrom(from);
+        message.setTo(to);
+        message.setSubject(letter.subject());
+        message.setText(letter.body());
+        try {
+            sender.orElseThrow().send(message);
+            return Optional.empty();
+        } catch (MailParseException unusable) {
+            return Optional.of("The e-mail address cannot be written to.");
+        } catch (MailAuthenticationException refused) {
+            LOG.warn("The mail server refused the sign-in");
+            return Optional.of(UNREACHABLE);
+        } catch (MailSendException failed) {
+            // There is a cause where there was no connection, and none where this one message was refused.
+            Optional<Throwable> noConnection = Optional.ofNullable(failed.getCause());
+            noConnection.ifPresent(cause -> LOG.warn("The mail server cannot be reached: {}", cause.getMessage()));
+            return Optional.of(noConnection.isPresent() ? UNREACHABLE : REFUSED);
+        }
     }
 
     /** The newest first; nothing where there is no stand-in. */

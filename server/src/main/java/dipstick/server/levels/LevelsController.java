@@ -1,148 +1,121 @@
 package dipstick.server.levels;
 
-import dipstick.core.evaluate.Evaluator;
-import dipstick.core.evaluate.Reading;
 import dipstick.core.population.Population;
 import dipstick.core.text.NormalText;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
-import dipstick.server.criteria.Evaluators;
+import dipstick.server.criteria.SavedSet;
 import dipstick.server.outreach.Tallies;
 import dipstick.server.people.PersonLine;
+import dipstick.server.readings.LevelAt;
+import dipstick.server.readings.ReadPart;
 import dipstick.server.readings.Readings;
-import dipstick.server.readings.TakenReading;
+import dipstick.server.records.Views;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
-import java.time.temporal.ChronoUnit;
+import dipstick.server.web.Problems;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.TreeMap;
-import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** How a list stood at its readings, and how it stands by provider and site. */
+/** How a list stood at its readings, what came of attempts, and how both are by provider and site. */
 @RestController
 class LevelsController {
     private final CriteriaSets sets;
-    private final Evaluators evaluators;
     private final Readings readings;
     private final Tallies tallies;
+    private final Views views;
     private final Sharing sharing;
     private final AuditLog audit;
 
     LevelsController(
-            CriteriaSets sets,
-            Evaluators evaluators,
-            Readings readings,
-            Tallies tallies,
-            Sharing sharing,
-            AuditLog audit) {
+            CriteriaSets sets, Readings readings, Tallies tallies, Views views, Sharing sharing, AuditLog audit) {
         this.sets = sets;
-        this.evaluators = evaluators;
         this.readings = readings;
         this.tallies = tallies;
+        this.views = views;
         this.sharing = sharing;
         this.audit = audit;
     }
 
     /** The last reading of a day. */
-    record LevelOfDay(String asOf, int eligible, int has, int onList, int toCheck) {}
+    record LevelOfDay(String asOf, int eligible, int has, int onList, int toCheck) {
+        static LevelOfDay of(LevelAt one) {
+            return new LevelOfDay(one.asOf().toString(), one.eligible(), one.has(), one.onList(), one.toCheck());
+        }
+    }
 
-    /**
-     * People of one provider, or one site.
-     *
-     * @param open how many are still to be done on the list
-     * @param done how many came to have it while they were on the list
-     * @param medianDays from joining to done; nothing where nobody is
-     */
-    record PartOfList(String name, int eligible, int has, int onList, int open, int done, Optional<Long> medianDays) {}
+    record AttemptsOfMonth(String month, String outcome, int attempts) {}
 
+    /** @param shouldHave whether anything should be on record, so that there is a coverage */
     record ListLevels(
             String name,
             boolean shouldHave,
             List<LevelOfDay> levels,
-            List<Tallies.Attempts> attempts,
+            List<AttemptsOfMonth> attempts,
             List<PartOfList> byProvider,
             List<PartOfList> bySite) {}
 
+    /**
+     * @param field provider or site, to look at one part of the list; empty for all of it
+     * @param part which provider or site
+     */
     @GetMapping("/api/lists/{set}/levels")
-    ListLevels levels(@PathVariable String set) {
+    ListLevels levels(
+            @PathVariable String set,
+            @RequestParam(defaultValue = "") String field,
+            @RequestParam(defaultValue = "") String part) {
         sharing.require(set, Right.VIEW);
-        audit.record(Act.LIST_READ, set + ", levels");
-        Map<String, LevelOfDay> byDay = new LinkedHashMap<>();
-        for (TakenReading one : readings.of(set).reversed()) {
-            byDay.put(
-                    one.asOf().toString(),
-                    new LevelOfDay(one.asOf().toString(), one.eligible(), one.has(), one.onList(), one.toCheck()));
+        if (!field.isEmpty() && !ReadPart.FIELDS.contains(field)) {
+            throw Problems.refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "no-such-part",
+                    "Lists are looked at by " + String.join(" or ", ReadPart.FIELDS) + ", not by “" + field + "”.");
         }
-        Evaluator evaluator = evaluators.asOf(Optional.empty());
-        Optional<Reading> reading = sets.readingOf(sets.getInForce(set).json(), evaluator);
+        audit.record(Act.LIST_READ, set + ", levels");
+        SavedSet saved = sets.getInForce(set);
+        Population records = views.current().population();
+        Predicate<String> within = person -> field.isEmpty()
+                || NormalText.of(PersonLine.field(records, person, field)).equals(NormalText.of(part));
+        List<ReadPart> parts = readings.latest(set).map(readings::parts).orElse(List.of());
         List<Tallies.Way> ways = tallies.ways(set);
         return new ListLevels(
-                sets.getInForce(set).publishedName(),
-                reading.filter(one -> one.set().shouldHaveInForce().isPresent()).isPresent(),
-                List.copyOf(byDay.values()),
-                tallies.attempts(set),
-                shares(evaluator.population(), reading, ways, "provider"),
-                shares(evaluator.population(), reading, ways, "site"));
+                saved.publishedName(),
+                saved.json().path("shouldHave").isObject(),
+                ofDays(field.isEmpty() ? readings.levelsOver(set) : readings.levelsOver(set, field, part)),
+                ofMonths(tallies.attempts(set), within),
+                PartOfList.all("provider", parts, ways, records),
+                PartOfList.all("site", parts, ways, records));
     }
 
-    /** Counts what one value of a field has. */
-    private static final class Counts {
-        /** As it is written first. */
-        private final String name;
-
-        private int eligible;
-        private int has;
-        private int onList;
-        private int open;
-        private final List<Long> daysToDone = new ArrayList<>();
-
-        Counts(String name) {
-            this.name = name;
-        }
-
-        PartOfList share() {
-            List<Long> sorted = daysToDone.stream().sorted().toList();
-            return new PartOfList(
-                    name,
-                    eligible,
-                    has,
-                    onList,
-                    open,
-                    sorted.size(),
-                    sorted.isEmpty() ? Optional.empty() : Optional.of(sorted.get(sorted.size() / 2)));
-        }
+    private static List<LevelOfDay> ofDays(List<LevelAt> levels) {
+        Map<String, LevelOfDay> byDay = new LinkedHashMap<>();
+        levels.forEach(one -> byDay.put(one.asOf().toString(), LevelOfDay.of(one)));
+        return List.copyOf(byDay.values());
     }
 
-    private static List<PartOfList> shares(
-            Population records, Optional<Reading> reading, List<Tallies.Way> ways, String field) {
-        Map<String, Counts> byValue = new TreeMap<>();
-        Function<String, Counts> of = written ->
-                byValue.computeIfAbsent(NormalText.of(written), _ -> new Counts(written.isEmpty() ? "none" : written));
-        reading.ifPresent(one -> one.eligible().yes().stream().forEach(person -> {
-            Counts counts = of.apply(PersonLine.field(records, records.idOf(person), field));
-            counts.eligible++;
-            counts.has += one.eligibleAndHas().yes().get(person) ? 1 : 0;
-            counts.onList += one.list().yes().get(person) ? 1 : 0;
-        }));
-        for (Tallies.Way way : ways) {
-            Counts counts = of.apply(PersonLine.field(records, way.person(), field));
-            counts.open += way.open() ? 1 : 0;
-            if (way.done()) {
-                counts.daysToDone.add(ChronoUnit.DAYS.between(way.joinedOn(), way.changedOn()));
-            }
-        }
-        return byValue.values().stream()
-                .map(Counts::share)
-                .sorted(Comparator.comparing(PartOfList::name))
-                .toList();
+    private static List<AttemptsOfMonth> ofMonths(List<Tallies.Attempts> attempts, Predicate<String> within) {
+        Map<String, Map<String, Integer>> tallied = attempts.stream()
+                .filter(one -> within.test(one.person()))
+                .collect(Collectors.groupingBy(
+                        Tallies.Attempts::month,
+                        LinkedHashMap::new,
+                        Collectors.groupingBy(
+                                Tallies.Attempts::outcome,
+                                LinkedHashMap::new,
+                                Collectors.summingInt(Tallies.Attempts::attempts))));
+        List<AttemptsOfMonth> all = new ArrayList<>();
+        tallied.forEach((month, outcomes) ->
+                outcomes.forEach((outcome, number) -> all.add(new AttemptsOfMonth(month, outcome, number))));
+        return all;
     }
 }

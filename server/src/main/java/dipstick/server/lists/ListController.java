@@ -4,6 +4,7 @@ import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
+import dipstick.core.wording.DayWords;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.audit.Act;
@@ -11,16 +12,17 @@ import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
+import dipstick.server.exchange.ExportFooter;
 import dipstick.server.outreach.ListedPeople;
 import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PersonView;
+import dipstick.server.readings.ListCriteria;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import dipstick.server.web.Problems;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import org.springframework.http.ContentDisposition;
@@ -42,25 +44,31 @@ class ListController {
             "This set does not fit the records any more, so it has no list. Open it in Criteria to see what is wrong.";
 
     private final CriteriaSets sets;
+    private final ListCriteria criteria;
     private final Evaluators evaluators;
     private final PeopleReader people;
     private final ListedPeople listed;
     private final Sharing sharing;
     private final Accounts accounts;
+    private final ExportFooter footer;
     private final AuditLog audit;
 
     ListController(
             CriteriaSets sets,
+            ListCriteria criteria,
             Evaluators evaluators,
             PeopleReader people,
             ListedPeople listed,
             Sharing sharing,
             Accounts accounts,
+            ExportFooter footer,
             AuditLog audit) {
         this.sets = sets;
+        this.criteria = criteria;
         this.listed = listed;
         this.sharing = sharing;
         this.accounts = accounts;
+        this.footer = footer;
         this.evaluators = evaluators;
         this.people = people;
         this.audit = audit;
@@ -106,7 +114,9 @@ class ListController {
     ResponseEntity<byte[]> csv(@PathVariable String id, @RequestParam Optional<LocalDate> asOf) {
         sharing.require(id, Right.VIEW);
         Evaluator evaluator = evaluators.asOf(asOf);
-        String csv = ListCsv.of(rows(evaluator, read(sets.getInForce(id), evaluator)));
+        SavedSet saved = sets.getInForce(id);
+        String of = saved.publishedName() + " as of " + DayWords.day(evaluator.asOf());
+        String csv = ListCsv.of(rows(evaluator, read(saved, evaluator)), footer.of(of, ""));
         audit.record(Act.LIST_EXPORTED, id + " as of " + evaluator.asOf());
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
@@ -169,6 +179,6 @@ class ListController {
     }
 
     private CriteriaSet readOrSay(SavedSet saved, Evaluator evaluator) throws InvalidCriteria {
-        return sets.read(saved.json(), Map.of(), evaluator.population().personFields());
+        return criteria.of(saved, evaluator.population().personFields());
     }
 }

@@ -11,14 +11,14 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** A list as CSV: the columns of the command line first, then who it is; no way to reach them. No cell is a formula. */
+/** A list as CSV: the columns of the command line first, then who it is; no way to reach them; and who took it out. No cell is a formula. */
 final class ListCsv {
     /** What tells a spreadsheet that the file is UTF-8. */
     private static final String BYTE_ORDER_MARK = "\uFEFF";
 
     private ListCsv() {}
 
-    static String of(List<ListRow> rows) {
+    static String of(List<ListRow> rows, String footer) {
         StringWriter text = new StringWriter();
         text.write(BYTE_ORDER_MARK);
         try (CsvWriter csv =
@@ -37,6 +37,7 @@ final class ListCsv {
             rows.stream()
                     .sorted(Comparator.comparing(row -> row.person().id()))
                     .forEach(row -> csv.writeRecord(cells(row)));
+            csv.writeRecord(SafeCell.of(footer));
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }

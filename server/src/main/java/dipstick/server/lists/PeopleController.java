@@ -14,10 +14,10 @@ import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PeopleSearch;
+import dipstick.server.readings.ListCriteria;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -30,6 +30,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/people")
 class PeopleController {
     private final CriteriaSets sets;
+    private final ListCriteria criteria;
     private final Evaluators evaluators;
     private final PeopleReader people;
     private final Sharing sharing;
@@ -38,12 +39,14 @@ class PeopleController {
 
     PeopleController(
             CriteriaSets sets,
+            ListCriteria criteria,
             Evaluators evaluators,
             PeopleReader people,
             Sharing sharing,
             Accounts accounts,
             AuditLog audit) {
         this.sets = sets;
+        this.criteria = criteria;
         this.sharing = sharing;
         this.accounts = accounts;
         this.evaluators = evaluators;
@@ -83,8 +86,8 @@ class PeopleController {
 
     private Standing standing(SavedSet saved, Evaluator evaluator, int person) {
         try {
-            Reading reading = evaluator.read(
-                    sets.read(saved.json(), Map.of(), evaluator.population().personFields()));
+            Reading reading =
+                    evaluator.read(criteria.of(saved, evaluator.population().personFields()));
             Optional<Outcome> list =
                     reading.people().get(person) ? Optional.of(reading.list().of(person)) : Optional.empty();
             boolean mayBeEligible = reading.eligible().possible().get(person);

@@ -74,12 +74,13 @@ interface ActMapper {
             """)
     List<Reached> lastReached(String set);
 
-    record Tally(String outcome, String monthOf, int attempts) {}
+    record Tally(String person, String outcome, String monthOf, int attempts) {}
 
-    /** Attempts made on a list, by outcome and month. */
+    /** Attempts made on a list with each person, by outcome and month. */
     @Select("""
-            SELECT outcome, FORMATDATETIME(on_day, 'yyyy-MM') AS month_of, COUNT(*) AS attempts FROM outreach_act
-            WHERE set_id = #{set} AND kind = 'ATTEMPT' AND NOT undone GROUP BY outcome, month_of ORDER BY month_of
+            SELECT person, outcome, FORMATDATETIME(on_day, 'yyyy-MM') AS month_of, COUNT(*) AS attempts
+            FROM outreach_act WHERE set_id = #{set} AND kind = 'ATTEMPT' AND NOT undone
+            GROUP BY person, outcome, month_of ORDER BY month_of, outcome
             """)
     List<Tally> attempts(String set);
 

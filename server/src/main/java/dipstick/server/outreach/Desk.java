@@ -89,10 +89,11 @@ public class Desk {
     }
 
     private static Listed listed(DeskRow row) {
+        Optional<String> heldBack = row.setAside().or(row::heldBack);
         return new Listed(
                 row.person(),
                 row.standing() == Entry.Standing.CHECK ? "to check" : "on the list",
-                row.state().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                words(row.state()),
                 row.due(),
                 row.band(),
                 row.why(),
@@ -103,7 +104,22 @@ public class Desk {
                 row.lastAttempt().map(LastAttempt::on).orElse(""),
                 row.joinedOn(),
                 String.join(", ", row.alsoOn()),
-                row.setAside().or(row::heldBack).orElse(""));
+                heldBack.orElse(""),
+                heldBack.or(() -> inOtherHands(row)).or(() -> notOpen(row)).orElse(""));
+    }
+
+    private static Optional<String> inOtherHands(DeskRow row) {
+        return row.inHand().filter(hand -> !hand.mine()).map(hand -> hand.name() + " has this person in hand.");
+    }
+
+    private static Optional<String> notOpen(DeskRow row) {
+        return row.state().isOpen()
+                ? Optional.empty()
+                : Optional.of("Is not to be contacted on this list any more: " + words(row.state()) + ".");
+    }
+
+    private static String words(Entry.State state) {
+        return state.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     /** What is known of everybody of a list, read at once. */

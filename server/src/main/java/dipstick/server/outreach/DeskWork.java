@@ -24,6 +24,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
@@ -108,6 +109,23 @@ class DeskWork {
             return new WorkDone(finished, refused);
         }));
         return done;
+    }
+
+    /** Logs what was sent to somebody. It has gone out, so it is logged whatever was seen of them before. */
+    synchronized WorkDone sent(String set, String outcome, String person) {
+        int revision = entries.find(set, person).map(Entry::revision).orElse(0);
+        return work(
+                set,
+                new Work(
+                        Work.Kind.ATTEMPT,
+                        UUID.randomUUID().toString(),
+                        List.of(new Work.Target(person, revision)),
+                        outcome,
+                        "",
+                        Step.NONE,
+                        "",
+                        "",
+                        false));
     }
 
     private Colleague receiver(String set, String name) {
@@ -257,6 +275,7 @@ class DeskWork {
 
         private void take(Entry entry, String handBefore) throws Refused {
             refuseUnlessOpen(entry);
+            refuseIfAside(entry);
             if (!handBefore.equals(who.name())) {
                 acts.take(new Hand(entry.person(), who.name(), today.now()));
                 log(entry, DeskAct.Kind.TAKEN, "", handBefore);
@@ -272,6 +291,7 @@ class DeskWork {
 
         private void give(Entry entry, String handBefore) throws Refused {
             refuseUnlessOpen(entry);
+            refuseIfAside(entry);
             Colleague receiver = to.orElseThrow();
             acts.take(new Hand(entry.person(), receiver.name(), today.now()));
             log(entry, DeskAct.Kind.GIVEN, "to " + receiver.displayName(), handBefore);
@@ -281,6 +301,7 @@ class DeskWork {
             AttemptOutcome outcome = Optional.ofNullable(known.get(work.outcome()))
                     .filter(AttemptOutcome::inUse)
                     .orElseThrow(() -> new Refused("There is no outcome “" + work.outcome() + "” any more."));
+            refuseIfAside(entry);
             List<Entry> settled = new ArrayList<>();
             if (entry.isOpen()) {
                 settled.add(entry);
@@ -325,6 +346,7 @@ class DeskWork {
 
         private void plan(Entry entry, String handBefore) throws Refused {
             refuseUnlessOpen(entry);
+            refuseIfAside(entry);
             if (work.step() == Step.NONE || work.day().isEmpty()) {
                 throw new Refused("What is to be done next, or when, is missing.");
             }
@@ -377,10 +399,24 @@ class DeskWork {
                     false);
         }
 
-        private void bringBack(Entry entry, String handBefore) throws Refused {
-            List<SetAside> held = setAsides.ofPerson(entry.person()).stream()
+        private List<SetAside> asideNow(Entry entry) {
+            return setAsides.ofPerson(entry.person()).stream()
                     .filter(one -> one.isOf(set) && one.holdsOn(day))
                     .toList();
+        }
+
+        /** Who was set aside is not tried until they are brought back. */
+        private void refuseIfAside(Entry entry) throws Refused {
+            Optional<SetAside> aside = asideNow(entry).stream().findFirst();
+            if (aside.isPresent()) {
+                SetAside one = aside.get();
+                throw new Refused("This person is set aside: " + one.words(accounts.displayName(one.account()))
+                        + ". Bring them back first; nothing was saved.");
+            }
+        }
+
+        private void bringBack(Entry entry, String handBefore) throws Refused {
+            List<SetAside> held = asideNow(entry);
             if (held.isEmpty()) {
                 throw new Refused("This person is not set aside.");
             }

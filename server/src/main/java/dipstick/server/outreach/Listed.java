@@ -5,6 +5,9 @@ import dipstick.server.people.PersonLine;
 /**
  * Somebody on a list as it goes out of the house; everything in words, empty where there is nothing to say. Days are ISO
  * dates.
+ *
+ * @param inTheWay why nothing is to be sent to them, and nobody is to call: set aside, held back, in the hand of another
+ *     colleague, or not to be contacted on this list any more
  */
 public record Listed(
         PersonLine person,
@@ -20,4 +23,5 @@ public record Listed(
         String lastAttemptOn,
         String joinedOn,
         String alsoOn,
-        String heldBack) {}
+        String heldBack,
+        String inTheWay) {}

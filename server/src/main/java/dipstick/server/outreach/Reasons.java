@@ -2,9 +2,9 @@ package dipstick.server.outreach;
 
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.explain.Verdict;
-import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
+import dipstick.server.readings.ListCriteria;
 import java.util.Optional;
 import java.util.OptionalInt;
 import org.springframework.stereotype.Component;
@@ -12,11 +12,11 @@ import org.springframework.stereotype.Component;
 /** Why somebody is on a list, by the records of now. */
 @Component
 class Reasons {
-    private final CriteriaSets sets;
+    private final ListCriteria criteria;
     private final Evaluators evaluators;
 
-    Reasons(CriteriaSets sets, Evaluators evaluators) {
-        this.sets = sets;
+    Reasons(ListCriteria criteria, Evaluators evaluators) {
+        this.criteria = criteria;
         this.evaluators = evaluators;
     }
 
@@ -26,7 +26,7 @@ class Reasons {
         OptionalInt number = evaluator.population().find(person);
         return number.isEmpty()
                 ? "Is not on file any more."
-                : sets.readingOf(set.json(), evaluator)
+                : criteria.reading(set, evaluator)
                         .map(reading -> Verdict.of(evaluator, reading, number.getAsInt()))
                         .orElse("");
     }

@@ -18,7 +18,7 @@ public class Tallies {
     }
 
     /** @param month as 2026-11 */
-    public record Attempts(String month, String outcome, int attempts) {}
+    public record Attempts(String person, String month, String outcome, int attempts) {}
 
     /**
      * Somebody's way on a list.
@@ -28,10 +28,12 @@ public class Tallies {
      */
     public record Way(String person, LocalDate joinedOn, LocalDate changedOn, boolean open, boolean done) {}
 
+    /** Attempts with each person, by outcome and month, the first month first. */
     public List<Attempts> attempts(String set) {
         var known = outcomes.byId();
         return acts.attempts(set).stream()
                 .map(one -> new Attempts(
+                        one.person(),
                         one.monthOf(),
                         known.containsKey(one.outcome())
                                 ? known.get(one.outcome()).name()

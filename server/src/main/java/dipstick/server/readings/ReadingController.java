@@ -1,10 +1,13 @@
 package dipstick.server.readings;
 
+import dipstick.core.criteria.CriteriaSet;
 import dipstick.server.accounts.Accounts;
+import dipstick.server.records.Views;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import java.security.Principal;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -18,11 +21,15 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/lists/{set}/readings")
 class ReadingController {
     private final Readings readings;
+    private final ListCriteria criteria;
+    private final Views views;
     private final Sharing sharing;
     private final Accounts accounts;
 
-    ReadingController(Readings readings, Sharing sharing, Accounts accounts) {
+    ReadingController(Readings readings, ListCriteria criteria, Views views, Sharing sharing, Accounts accounts) {
         this.readings = readings;
+        this.criteria = criteria;
+        this.views = views;
         this.sharing = sharing;
         this.accounts = accounts;
     }
@@ -55,6 +62,19 @@ class ReadingController {
     ReadingView take(@PathVariable String set, Principal who) {
         sharing.require(set, Right.CHANGE);
         return view(readings.take(set, who.getName()));
+    }
+
+    /** @param levels nothing for a reading taken before they were kept */
+    record KeptLevels(Optional<ReadingLevels> levels) {}
+
+    /** How many people there were at each level of a reading. */
+    @GetMapping("/{reading}/levels")
+    KeptLevels levels(@PathVariable String set, @PathVariable long reading) {
+        sharing.require(set, Right.VIEW);
+        TakenReading taken = readings.find(set, reading);
+        Optional<CriteriaSet> then =
+                criteria.at(taken, views.current().population().personFields());
+        return new KeptLevels(readings.levels(taken).map(counts -> ReadingLevels.of(counts, then, taken.asOf())));
     }
 
     private ReadingView view(TakenReading one) {

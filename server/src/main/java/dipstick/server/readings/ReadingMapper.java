@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
 @Mapper
@@ -27,6 +28,14 @@ interface ReadingMapper {
     @Select("SELECT person, was, now_is, cause, words FROM reading_change WHERE reading = #{id} ORDER BY person")
     List<ReadChange> changes(long id);
 
+    /** How one part stood at each reading at which there was somebody in it, the first one first. */
+    @Select("""
+            SELECT r.as_of, p.eligible, p.has, p.on_list, p.to_check
+            FROM reading_part p JOIN reading r ON r.id = p.reading
+            WHERE r.set_id = #{set} AND p.field = #{field} AND LOWER(p.name) = LOWER(#{name}) ORDER BY r.id
+            """)
+    List<LevelAt> levelsOfPart(String set, String field, String name);
+
     /** What changed at readings after one, up to another, the last first. */
     @Select("""
             SELECT c.person, c.was, c.now_is, c.cause, c.words
@@ -39,11 +48,26 @@ interface ReadingMapper {
     @Select(value = """
             SELECT id FROM FINAL TABLE (
                 INSERT INTO reading (set_id, version, as_of, taken_at, taken_by, occasion, records_at, records_stamp,
-                    dials, eligible, has, on_list, to_check, joined, gone)
-                VALUES (#{setId}, #{version}, #{asOf}, #{takenAt}, #{takenBy}, #{occasion}, #{recordsAt},
-                    #{recordsStamp}, #{dials}, #{eligible}, #{has}, #{onList}, #{toCheck}, #{joined}, #{gone}))
+                    dials, eligible, has, on_list, to_check, joined, gone, levels)
+                VALUES (#{one.setId}, #{one.version}, #{one.asOf}, #{one.takenAt}, #{one.takenBy}, #{one.occasion},
+                    #{one.recordsAt}, #{one.recordsStamp}, #{one.dials}, #{one.eligible}, #{one.has}, #{one.onList},
+                    #{one.toCheck}, #{one.joined}, #{one.gone}, #{levels}))
             """, affectData = true)
-    long insert(TakenReading reading);
+    long insert(@Param("one") TakenReading reading, @Param("levels") String levels);
+
+    @Select("SELECT levels FROM reading WHERE id = #{id}")
+    String levels(long id);
+
+    @Insert("""
+            INSERT INTO reading_part (reading, field, name, eligible, has, on_list, to_check)
+            VALUES (#{reading}, #{part.field}, #{part.name}, #{part.eligible}, #{part.has}, #{part.onList},
+                #{part.toCheck})
+            """)
+    int insertPart(long reading, ReadPart part);
+
+    @Select("SELECT field, name, eligible, has, on_list, to_check FROM reading_part WHERE reading = #{reading}"
+            + " ORDER BY field, LOWER(name)")
+    List<ReadPart> parts(long reading);
 
     @Insert("""
             INSERT INTO reading_member (reading, person, state, due_on, band, why)

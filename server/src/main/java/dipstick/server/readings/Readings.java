@@ -1,17 +1,14 @@
 package dipstick.server.readings;
 
 import dipstick.core.Outcome;
-import dipstick.core.changes.Change;
-import dipstick.core.changes.Changes;
-import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.criteria.MemberReferences;
 import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.LevelCounts;
 import dipstick.core.evaluate.ListMember;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.explain.Verdict;
 import dipstick.core.export.ReadingExport;
-import dipstick.core.population.Population;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
@@ -30,9 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.Set;
-import java.util.TreeSet;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
@@ -41,6 +36,7 @@ import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Takes readings of lists and keeps them. */
 @Service
@@ -50,11 +46,12 @@ public class Readings {
     /** Who takes the readings that nobody asked for. */
     private static final String NOBODY = "";
 
-    /** As the table has room for it. */
-    private static final int LONGEST_WHY = 4000;
+    private static final JsonMapper JSON = JsonMapper.shared();
 
     private final ReadingMapper readings;
     private final ReadingPlans plans;
+    private final ListCriteria criteria;
+    private final WhyChanged whyChanged;
     private final CriteriaSets sets;
     private final Evaluators evaluators;
     private final Views views;
@@ -66,6 +63,8 @@ public class Readings {
     Readings(
             ReadingMapper readings,
             ReadingPlans plans,
+            ListCriteria criteria,
+            WhyChanged whyChanged,
             CriteriaSets sets,
             Evaluators evaluators,
             Views views,
@@ -75,6 +74,8 @@ public class Readings {
             ApplicationEventPublisher events) {
         this.readings = readings;
         this.plans = plans;
+        this.criteria = criteria;
+        this.whyChanged = whyChanged;
         this.sets = sets;
         this.evaluators = evaluators;
         this.views = views;
@@ -114,6 +115,34 @@ public class Readings {
         readings.changesBetween(after.setId(), after.id(), through.id())
                 .forEach(change -> last.putIfAbsent(change.person(), change));
         return last;
+    }
+
+    /** How each provider's and each site's people stood; nothing for readings taken before this was kept. */
+    public List<ReadPart> parts(TakenReading reading) {
+        return readings.parts(reading.id());
+    }
+
+    /** How a list stood at each of its readings, the first one first. */
+    public List<LevelAt> levelsOver(String set) {
+        return of(set).reversed().stream()
+                .map(one -> new LevelAt(one.asOf(), one.eligible(), one.has(), one.onList(), one.toCheck()))
+                .toList();
+    }
+
+    /**
+     * The same of one part of a list, at the readings at which there was somebody in it.
+     *
+     * @param field one of {@link ReadPart#FIELDS}
+     */
+    public List<LevelAt> levelsOver(String set, String field, String name) {
+        return readings.levelsOfPart(sets.getInForce(set).id(), field, name);
+    }
+
+    /** How many people there were at each level; nothing for readings taken before this was kept. */
+    Optional<LevelCounts> levels(TakenReading reading) {
+        return Optional.of(readings.levels(reading.id()))
+                .filter(written -> !written.isEmpty())
+                .map(written -> JSON.readValue(written, LevelCounts.class));
     }
 
     /** Reads a list as of today. Where nothing can have changed since the last reading, that is the one. */
@@ -226,8 +255,7 @@ public class Readings {
         Now now = now();
         View view = now.view();
         Evaluator evaluator = now.evaluator();
-        Map<String, String> settings = plans.of(saved.id()).dials();
-        String dials = ReadingPlan.written(settings);
+        String dials = ReadingPlan.written(plans.of(saved.id()).dials());
         Optional<TakenReading> last = readings.latest(saved.id());
         boolean sameAsLast = last.filter(one -> one.version() == saved.version()
                         && one.asOf().equals(evaluator.asOf())
@@ -237,12 +265,12 @@ public class Readings {
         if (sameAsLast && !anew) {
             return last.get();
         }
-        CriteriaSet set = sets.read(saved.json(), settings, view.population().personFields());
-        Reading reading = evaluator.read(set);
+        Reading reading = evaluator.read(criteria.of(saved, view.population().personFields()));
         List<ReadMember> members = evaluator.members(reading).stream()
                 .map(member -> member(evaluator, reading, member))
                 .toList();
-        List<ReadChange> changes = last.isPresent() ? changes(last.get(), reading, members, saved) : List.of();
+        List<ReadChange> changes = last.map(one -> whyChanged.since(one, reading, members, evaluator))
+                .orElse(List.of());
         TakenReading taken = new TakenReading(
                 0,
                 saved.id(),
@@ -265,7 +293,8 @@ public class Readings {
                         .filter(change -> change.was() == Outcome.YES)
                         .count());
         return Objects.requireNonNull(transaction.execute(_ -> {
-            long id = readings.insert(taken);
+            long id = readings.insert(taken, JSON.writeValueAsString(LevelCounts.of(reading)));
+            ReadPart.of(reading).forEach(part -> readings.insertPart(id, part));
             members.forEach(member -> readings.insertMember(id, member));
             changes.forEach(change -> readings.insertChange(id, change));
             TakenReading kept = readings.find(saved.id(), id).orElseThrow();
@@ -275,48 +304,11 @@ public class Readings {
     }
 
     private static ReadMember member(Evaluator evaluator, Reading reading, ListMember member) {
-        String why = Verdict.of(evaluator, reading, member.person());
         return new ReadMember(
                 reading.records().idOf(member.person()),
                 member.state().word(),
                 ReadingExport.dueText(member.due()),
                 member.band().orElse(""),
-                why.length() <= LONGEST_WHY ? why : why.substring(0, LONGEST_WHY - 1) + "…");
-    }
-
-    private List<ReadChange> changes(TakenReading last, Reading reading, List<ReadMember> members, SavedSet saved)
-            throws InvalidCriteria {
-        Population records = reading.records();
-        CriteriaSet before = criteriaOf(last, saved, records);
-        Evaluator now = evaluators.asOf(Optional.of(reading.asOf()));
-        Changes changes = new Changes(before, last.asOf(), reading, day -> evaluators.sameRecordsAsOf(now, day));
-        Map<String, Outcome> was = new HashMap<>();
-        readings.members(last.id()).forEach(one -> was.put(one.person(), outcome(one)));
-        TreeSet<String> people = new TreeSet<>(was.keySet());
-        members.forEach(one -> people.add(one.person()));
-        return people.stream()
-                .flatMap(
-                        id -> change(id, records.find(id), was.getOrDefault(id, Outcome.NO), changes, reading).stream())
-                .toList();
-    }
-
-    /** The criteria as they were at a reading, with the dials of then. */
-    private CriteriaSet criteriaOf(TakenReading last, SavedSet saved, Population records) throws InvalidCriteria {
-        return sets.read(
-                sets.published(saved.id(), last.version()), ReadingPlan.dials(last.dials()), records.personFields());
-    }
-
-    private static Optional<ReadChange> change(
-            String id, OptionalInt person, Outcome was, Changes changes, Reading reading) {
-        if (person.isEmpty()) {
-            return Optional.of(new ReadChange(id, was, Outcome.NO, Change.Cause.RECORDS, "Is not on file any more."));
-        }
-        Outcome is = reading.list().of(person.getAsInt());
-        return changes.of(person.getAsInt(), was)
-                .map(change -> new ReadChange(id, was, is, change.cause(), change.words()));
-    }
-
-    private static Outcome outcome(ReadMember member) {
-        return member.state().equals(ListMember.State.ON.word()) ? Outcome.YES : Outcome.UNSURE;
+                WhyChanged.fitting(Verdict.of(evaluator, reading, member.person())));
     }
 }

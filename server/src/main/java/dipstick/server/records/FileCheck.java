@@ -10,5 +10,6 @@ import java.util.List;
  * @param badLines lines with at least one problem
  * @param firstProblems the first of them; the whole of them is in the problems file
  * @param unreadable whether the file as a whole cannot be taken
+ * @param absent people on file whom a file of people does not name
  */
-record FileCheck(int goodRows, int badLines, List<RowProblem> firstProblems, boolean unreadable) {}
+record FileCheck(int goodRows, int badLines, List<RowProblem> firstProblems, boolean unreadable, int absent) {}

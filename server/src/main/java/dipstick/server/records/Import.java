@@ -66,10 +66,16 @@ final class Import {
         state.set(next);
     }
 
-    /** Goes from checked to taking; nothing where it is not checked, or is being taken already. */
-    boolean startTaking() {
+    /**
+     * Goes from checked to taking; nothing where it is not checked, or is being taken already.
+     *
+     * @param everybody whether whoever is not in it goes off file: only where every line could be read, so that nobody
+     *     goes for a slip of the pen
+     */
+    boolean startTaking(boolean everybody) {
         return state.get() instanceof State.Checked checked
                 && !checked.check().unreadable()
+                && (!everybody || (kind == FileKind.PEOPLE && checked.check().badLines() == 0))
                 && state.compareAndSet(checked, new State.Taking(checked.check(), 0));
     }
 }

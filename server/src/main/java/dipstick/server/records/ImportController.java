@@ -51,6 +51,8 @@ class ImportController {
      * @param read how many of its bytes are read in this stage
      * @param problems the first of them; all are in the problems file
      * @param unknownPeople how many people the events name who are not on record yet
+     * @param absent people on file whom a file of people does not name
+     * @param goneRows people who are not on file any more
      * @param reason why it failed, where it did
      */
     record ImportView(
@@ -64,9 +66,11 @@ class ImportController {
             int badLines,
             List<LineProblem> problems,
             boolean unreadable,
+            int absent,
             int newRows,
             int changedRows,
             int unchangedRows,
+            int goneRows,
             int unknownPeople,
             String reason) {}
 
@@ -82,14 +86,18 @@ class ImportController {
         return view(find(id));
     }
 
+    /** @param everybody whether a file of people names everybody, so that whoever is not in it goes off file */
     @PostMapping("/{id}/take")
-    ImportView take(@PathVariable String id, Principal who) {
+    ImportView take(@PathVariable String id, @RequestParam(defaultValue = "false") boolean everybody, Principal who) {
         Import one = find(id);
-        if (!imports.take(one, who.getName())) {
+        if (!imports.take(one, everybody, who.getName())) {
             throw Problems.refused(
                     HttpStatus.CONFLICT,
                     "cannot-be-taken",
-                    "This file is not ready to be taken, or was taken already. Nothing was changed.");
+                    everybody
+                            ? "Only a file of people without a bad line can stand for everybody, and only once."
+                                    + " Nothing was changed."
+                            : "This file is not ready to be taken, or was taken already. Nothing was changed.");
         }
         return view(one);
     }
@@ -133,7 +141,7 @@ class ImportController {
         };
     }
 
-    private static final FileCheck NOTHING_YET = new FileCheck(0, 0, List.of(), false);
+    private static final FileCheck NOTHING_YET = new FileCheck(0, 0, List.of(), false, 0);
 
     private static ImportView view(
             Import one, Stage stage, long read, FileCheck check, Changes changes, int unknownPeople, String reason) {
@@ -148,9 +156,11 @@ class ImportController {
                 check.badLines(),
                 check.firstProblems().stream().map(ImportController::line).toList(),
                 check.unreadable(),
+                check.absent(),
                 changes.newRows(),
                 changes.changedRows(),
                 changes.unchangedRows(),
+                changes.goneRows(),
                 unknownPeople,
                 reason);
     }

@@ -16,19 +16,20 @@ interface ImportLogMapper {
             int newRows,
             int changedRows,
             int unchangedRows,
+            int goneRows,
             int badLines,
             int unknownPeople) {}
 
     @Insert("""
             INSERT INTO import_log (taken_at, taken_by, kind, file_name, new_rows, changed_rows, unchanged_rows,
-                bad_lines, unknown_people)
-            VALUES (#{takenAt}, #{takenBy}, #{kind}, #{fileName}, #{newRows}, #{changedRows}, #{unchangedRows},
+                gone_rows, bad_lines, unknown_people)
+            VALUES (#{takenAt}, #{takenBy}, #{kind}, #{fileName}, #{newRows}, #{changedRows}, #{unchangedRows}, #{goneRows},
                 #{badLines}, #{unknownPeople})
             """)
     int insert(Entry entry);
 
     @Select("""
-            SELECT taken_at, taken_by, kind, file_name, new_rows, changed_rows, unchanged_rows, bad_lines,
+            SELECT taken_at, taken_by, kind, file_name, new_rows, changed_rows, unchanged_rows, gone_rows, bad_lines,
                 unknown_people
             FROM import_log ORDER BY id DESC LIMIT 50
             """)

@@ -1,5 +1,6 @@
 package dipstick.server.records;
 
+import dipstick.core.population.Population;
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.Field;
 import dipstick.core.records.Fields;
@@ -27,6 +28,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.LongConsumer;
+import java.util.stream.IntStream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
@@ -110,11 +112,15 @@ class Imports {
         return log.latest();
     }
 
-    /** Begins to take the good lines; false where that cannot be done, or was done already. */
-    boolean take(Import one, String who) {
-        boolean started = one.startTaking();
+    /**
+     * Begins to take the good lines; false where that cannot be done, or was done already.
+     *
+     * @param everybody whether people who are not in the file go off file
+     */
+    boolean take(Import one, boolean everybody, String who) {
+        boolean started = one.startTaking(everybody);
         if (started) {
-            taking.execute(() -> takeNow(one, who));
+            taking.execute(() -> takeNow(one, everybody, who));
         }
         return started;
     }
@@ -128,6 +134,7 @@ class Imports {
 
     private void check(Import one) {
         int[] good = {0};
+        Set<String> named = new HashSet<>();
         boolean unreadable = false;
         try (ProblemsFile problems = new ProblemsFile(one.problemsFile())) {
             try (InputStream bytes = open(one, read -> one.become(new Import.State.Checking(read)))) {
@@ -143,6 +150,7 @@ class Imports {
                             @Override
                             public void chunk(List<PersonRecord> people) {
                                 good[0] += people.size();
+                                people.forEach(person -> named.add(person.id()));
                             }
                         });
                     case EVENTS -> reading.events(bytes, chunk -> good[0] += chunk.size());
@@ -151,26 +159,36 @@ class Imports {
                 problems.add(broken.problem());
                 unreadable = true;
             }
-            one.become(
-                    new Import.State.Checked(new FileCheck(good[0], problems.lines(), problems.first(), unreadable)));
+            one.become(new Import.State.Checked(
+                    new FileCheck(good[0], problems.lines(), problems.first(), unreadable, absent(one, named))));
         } catch (IOException | RuntimeException failure) {
             failed(one, failure, NOTHING_TAKEN);
         }
     }
 
-    private void takeNow(Import one, String who) {
+    /** How many people on file a file of people does not name. */
+    private int absent(Import one, Set<String> named) {
+        Population records = views.current().population();
+        return one.kind() == FileKind.PEOPLE
+                ? (int) IntStream.range(0, records.size())
+                        .filter(person -> !named.contains(records.idOf(person)))
+                        .count()
+                : 0;
+    }
+
+    private void takeNow(Import one, boolean everybody, String who) {
         Import.State.Taken taken;
         try {
             // Before the transaction, in which only the writer may use MyBatis.
             Fields known = loader.fields();
-            taken = transaction.execute(_ -> write(one, known));
+            taken = transaction.execute(_ -> write(one, everybody, known));
         } catch (RuntimeException failure) {
             failed(one, failure, NOTHING_TAKEN);
             return;
         }
         try {
-            events.publishEvent(new RecordsChanged(taken.changes().people(), true));
             logTaken(one, taken, who);
+            events.publishEvent(new RecordsChanged(taken.changes().people(), true));
             one.become(taken);
             Files.deleteIfExists(one.file());
         } catch (IOException | RuntimeException failure) {
@@ -179,7 +197,11 @@ class Imports {
     }
 
     private void logTaken(Import one, Import.State.Taken taken, String who) {
-        audit.record(who, Act.RECORDS_BROUGHT_IN, one.fileName());
+        int gone = taken.changes().goneRows();
+        audit.record(
+                who,
+                Act.RECORDS_BROUGHT_IN,
+                one.fileName() + (gone == 0 ? "" : "; " + gone + " people not in it left"));
         log.insert(new ImportLogMapper.Entry(
                 today.now(),
                 who,
@@ -188,11 +210,12 @@ class Imports {
                 taken.changes().newRows(),
                 taken.changes().changedRows(),
                 taken.changes().unchangedRows(),
+                gone,
                 taken.check().badLines(),
                 taken.unknownPeople()));
     }
 
-    private Import.State.Taken write(Import one, Fields known) {
+    private Import.State.Taken write(Import one, boolean everybody, Fields known) {
         FileCheck check = ((Import.State.Taking) one.state()).check();
         Set<String> unknownPeople = new HashSet<>();
         Changes.Sum changes = new Changes.Sum();
@@ -200,7 +223,13 @@ class Imports {
             // What is wrong with lines was said when the file was read through.
             FileReading reading = new FileReading(today.zone(), _ -> {});
             switch (one.kind()) {
-                case PEOPLE -> reading.people(bytes, known, new Writing(changes, known));
+                case PEOPLE -> {
+                    Writing writing = new Writing(changes, known);
+                    reading.people(bytes, known, writing);
+                    if (everybody) {
+                        changes.add(writer.removeOthers(writing.named));
+                    }
+                }
                 case EVENTS ->
                     reading.events(bytes, chunk -> {
                         changes.add(writer.writeEvents(chunk));
@@ -225,6 +254,7 @@ class Imports {
         private final Changes.Sum changes;
         private Fields fields;
         private Set<String> spokenOf = Set.of();
+        private final Set<String> named = new HashSet<>();
 
         Writing(Changes.Sum changes, Fields known) {
             this.changes = changes;
@@ -241,6 +271,7 @@ class Imports {
         @Override
         public void chunk(List<PersonRecord> people) {
             changes.add(writer.writePeople(people, spokenOf, fields));
+            people.forEach(person -> named.add(person.id()));
         }
     }
 

@@ -35,6 +35,7 @@ class RecordsController {
             int newRows,
             int changedRows,
             int unchangedRows,
+            int goneRows,
             int badLines) {}
 
     /**
@@ -70,6 +71,7 @@ class RecordsController {
                 entry.newRows(),
                 entry.changedRows(),
                 entry.unchangedRows(),
+                entry.goneRows(),
                 entry.badLines());
     }
 

@@ -1,7 +1,9 @@
 package dipstick.server.records;
 
 import dipstick.core.records.EventRecord;
+import java.time.Instant;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -52,6 +54,15 @@ interface RecordsMapper {
             + " FROM person WHERE id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})")
     List<StoredPerson> people(@Param("ids") String[] ids);
 
+    @Select("SELECT id FROM person")
+    List<String> personIds();
+
+    @Delete("DELETE FROM person WHERE id = #{id}")
+    int deletePerson(String id);
+
+    @Select("SELECT id FROM person WHERE came_at > #{moment}")
+    List<String> newcomers(Instant moment);
+
     @Select("""
             SELECT record_key, fingerprint, person_id FROM event
             WHERE record_key = ANY(#{keys, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
@@ -61,12 +72,13 @@ interface RecordsMapper {
     @Insert("""
             INSERT INTO person (id, family_name, given_name, birth_first, birth_last, sex, status, deceased_first,
                 deceased_last, provider, site, phone, mobile, email, address, city, postcode, language, contact_by,
-                do_not_contact, custom)
-            VALUES (#{id}, #{familyName}, #{givenName}, #{birthFirst}, #{birthLast}, #{sex}, #{status},
-                #{deceasedFirst}, #{deceasedLast}, #{provider}, #{site}, #{phone}, #{mobile},
-                #{email}, #{address}, #{city}, #{postcode}, #{language}, #{contactBy}, #{doNotContact}, #{custom})
+                do_not_contact, custom, came_at)
+            VALUES (#{one.id}, #{one.familyName}, #{one.givenName}, #{one.birthFirst}, #{one.birthLast}, #{one.sex},
+                #{one.status}, #{one.deceasedFirst}, #{one.deceasedLast}, #{one.provider}, #{one.site}, #{one.phone},
+                #{one.mobile}, #{one.email}, #{one.address}, #{one.city}, #{one.postcode}, #{one.language},
+                #{one.contactBy}, #{one.doNotContact}, #{one.custom}, #{cameAt})
             """)
-    int insertPerson(PersonRow person);
+    int insertPerson(@Param("one") PersonRow person, @Param("cameAt") Instant cameAt);
 
     @Update("""
             UPDATE person SET family_name = #{familyName}, given_name = #{givenName}, birth_first = #{birthFirst},

@@ -5,9 +5,11 @@ import dipstick.core.records.Field;
 import dipstick.core.records.FieldValue;
 import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
+import dipstick.server.practice.Today;
 import dipstick.server.records.RecordsMapper.CustomFieldRow;
 import dipstick.server.records.RecordsMapper.KnownEvent;
 import dipstick.server.records.RecordsMapper.StoredPerson;
+import java.time.Instant;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -29,8 +31,10 @@ import org.springframework.stereotype.Component;
 class RecordsWriter {
     private final SqlSessionTemplate session;
     private final RecordsMapper batch;
+    private final Today today;
 
-    RecordsWriter(SqlSessionFactory factory) {
+    RecordsWriter(SqlSessionFactory factory, Today today) {
+        this.today = today;
         this.session = new SqlSessionTemplate(factory, ExecutorType.BATCH);
         this.batch = session.getMapper(RecordsMapper.class);
     }
@@ -56,13 +60,14 @@ class RecordsWriter {
                 batch.people(people.stream().map(PersonRecord::id).toArray(String[]::new))) {
             known.put(person.row().id(), RowMapping.person(person.row(), fields));
         }
+        Instant now = today.now();
         int added = 0;
         int changed = 0;
         Set<String> others = new HashSet<>();
         for (PersonRecord person : people) {
             PersonRecord before = known.get(person.id());
             if (before == null) {
-                batch.insertPerson(RowMapping.row(person));
+                batch.insertPerson(RowMapping.row(person), now);
                 others.add(person.id());
                 added++;
             } else {
@@ -78,7 +83,23 @@ class RecordsWriter {
             batch.changeStamp(UUID.randomUUID().toString());
         }
         session.flushStatements();
-        return new Changes(added, changed, people.size() - added - changed, others);
+        return new Changes(added, changed, people.size() - added - changed, 0, others);
+    }
+
+    /**
+     * Takes everybody else off file. Their events stay, and count again if they come back.
+     *
+     * @param ids of those who stay
+     */
+    Changes removeOthers(Set<String> ids) {
+        List<String> others =
+                batch.personIds().stream().filter(id -> !ids.contains(id)).toList();
+        others.forEach(batch::deletePerson);
+        if (!others.isEmpty()) {
+            batch.changeStamp(UUID.randomUUID().toString());
+        }
+        session.flushStatements();
+        return new Changes(0, 0, 0, others.size(), Set.copyOf(others));
     }
 
     private static PersonRecord over(PersonRecord before, PersonRecord after, Set<String> spokenOf) {
@@ -116,6 +137,6 @@ class RecordsWriter {
             batch.changeStamp(UUID.randomUUID().toString());
         }
         session.flushStatements();
-        return new Changes(added, changed, events.size() - added - changed, others);
+        return new Changes(added, changed, events.size() - added - changed, 0, others);
     }
 }

@@ -109,6 +109,13 @@ public class Views implements SmartLifecycle {
         long start = System.nanoTime();
         String stamp = loader.stamp();
         Snapshot.Content renewed = loader.of(people);
+        boolean somebodyWent = people.stream()
+                .anyMatch(person -> before.population().find(person).isPresent()
+                        && renewed.population().find(person).isEmpty());
+        if (somebodyWent) {
+            rebuild();
+            return;
+        }
         Map<String, Integer> waiting = new HashMap<>(before.waiting());
         waiting.keySet().removeAll(people);
         waiting.putAll(renewed.waiting());

@@ -1,5 +1,6 @@
 package dipstick.server.together;
 
+import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
@@ -17,17 +18,19 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 /** The browsers that are open, each told what its colleague may know (server-sent events, WHATWG HTML). */
 @Component
 class Listeners implements SmartLifecycle {
-    private record Listener(Colleague colleague, SseEmitter emitter) {}
+    private record Listener(String account, SseEmitter emitter) {}
 
     private final Sharing sharing;
+    private final Accounts accounts;
     private final Told told;
     private final List<Listener> listeners = new CopyOnWriteArrayList<>();
 
     /** One at a time and aside, so that a slow browser holds nobody up. */
     private final ExecutorService telling = Executors.newSingleThreadExecutor();
 
-    Listeners(Sharing sharing, Told told) {
+    Listeners(Sharing sharing, Accounts accounts, Told told) {
         this.sharing = sharing;
+        this.accounts = accounts;
         this.told = told;
     }
 
@@ -36,7 +39,7 @@ class Listeners implements SmartLifecycle {
     SseEmitter open(Colleague colleague) {
         // Without an end: the browser comes back by itself when the connection breaks.
         SseEmitter emitter = new SseEmitter(0L);
-        Listener listener = new Listener(colleague, emitter);
+        Listener listener = new Listener(colleague.name(), emitter);
         emitter.onCompletion(() -> listeners.remove(listener));
         emitter.onError(_ -> listeners.remove(listener));
         listeners.add(listener);
@@ -52,11 +55,15 @@ class Listeners implements SmartLifecycle {
     void after(ListsTouched touched) {
         long number = told.next();
         inTurn(() -> listeners.forEach(listener -> {
+            // As they may see them now, not when they sat down.
+            Colleague colleague = accounts.colleague(listener.account());
             List<String> lists = touched.lists().stream()
-                    .filter(list -> sharing.of(listener.colleague(), list).includes(Right.VIEW))
+                    .filter(list -> sharing.of(colleague, list).includes(Right.VIEW))
                     .sorted()
                     .toList();
-            if (!lists.isEmpty()) {
+            if (colleague.closed()) {
+                listener.emitter().complete();
+            } else if (!lists.isEmpty()) {
                 tell(
                         listener,
                         SseEmitter.event()

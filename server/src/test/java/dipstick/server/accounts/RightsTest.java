@@ -38,6 +38,7 @@ class RightsTest {
         "/api/lists/none/people/p1, GET, CO CA CL MA",
         "/api/lists/none/readings, GET, CO CA CL MA",
         "/api/lists/none/readings, POST, CO CA CL MA",
+        "/api/lists/none/readings/1/levels, GET, CO CA CL MA",
         "/api/lists/none/readings-compared?from=1&to=2, GET, CO CA CL MA",
         "/api/lists-compared?one=none&other=none, GET, CO CA CL MA",
         "/api/lists/none/reading-plan, GET, CO CA CL MA",

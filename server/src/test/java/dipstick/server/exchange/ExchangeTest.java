@@ -6,6 +6,7 @@ import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Reply;
 import dipstick.server.RunningServer.Visitor;
+import dipstick.server.outreach.Desks;
 import java.io.ByteArrayInputStream;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
@@ -115,6 +116,37 @@ class ExchangeTest {
                 .singleElement()
                 .asString()
                 .contains("01632 960003", "Not to be called: Asked not to be contacted.");
+    }
+
+    @Test
+    void nothing_is_sent_to_those_whom_a_colleague_has_in_hand_or_who_are_done_with() throws Exception {
+        People.bringIn(coordinator, "PEOPLE", "id,family_name,address\nway-1,Held,1 Ash Row\nway-2,Shut,2 Ash Row\n");
+        People.publish(
+                coordinator,
+                "in-the-way",
+                SET.replace("going-out", "in-the-way").replace("out-", "way-"));
+        Desks own = new Desks(coordinator, "in-the-way");
+        own.does("TAKE", "way-1");
+        own.does("CLOSE", "way-2", "words", "\"no response\"");
+        Reply check = caller.post(
+                "/api/lists/in-the-way/out/letters-check",
+                wanted("LETTERS", "", "recall").replace("out-1", "way-1").replace("out-2", "way-2"));
+        assertThat(check.json()
+                        .get("leftOut")
+                        .valueStream()
+                        .map(one -> one.get("why").asString()))
+                .satisfiesExactly(
+                        why -> assertThat(why).startsWith("Person person").endsWith("has this person in hand."),
+                        why -> assertThat(why).isEqualTo("Is not to be contacted on this list any more: closed."));
+        assertThat(coordinator
+                        .post(
+                                "/api/lists/in-the-way/out/letters-check",
+                                wanted("LETTERS", "", "recall").replace("out-1", "way-1"))
+                        .json()
+                        .get("byLanguage")
+                        .toString())
+                .as("whoever has them in hand may write to them")
+                .isEqualTo("{\"en\":1}");
     }
 
     @Test

@@ -16,9 +16,9 @@ class ListCsvTest {
         ListRow row = new ListRow(person, State.ON, "2026-01-01", Optional.of(326L), "Late");
         ListRow early = new ListRow(
                 new PersonLine("a", "A", "", "", "", "", "", false), State.CHECK, "2027-01-01", Optional.of(-39L), "");
-        assertThat(ListCsv.of(List.of(row, early)))
+        assertThat(ListCsv.of(List.of(row, early), "=Late · Orla"))
                 .isEqualTo("\uFEFFperson_id,state,due_on,band,overdue_days,name,born,provider,site,do_not_contact\r\n"
                         + "'=1+1,on,2026-01-01,Late,326,\"'@Marl, \"\"Tam\"\"\",1950,'-Dr Quillon,Mill Lane,yes\r\n"
-                        + "a,check,2027-01-01,,-39,A,,,,\r\n");
+                        + "a,check,2027-01-01,,-39,A,,,,\r\n'=Late · Orla\r\n");
     }
 }

@@ -7,8 +7,8 @@ import java.util.UUID;
 import tools.jackson.databind.JsonNode;
 
 /** What somebody does at the desk of a list. */
-record Desks(Visitor visitor, String list) {
-    JsonNode row(String person) throws Exception {
+public record Desks(Visitor visitor, String list) {
+    public JsonNode row(String person) throws Exception {
         return visitor.get("/api/lists/" + list + "/desk")
                 .json()
                 .get("rows")
@@ -18,18 +18,18 @@ record Desks(Visitor visitor, String list) {
                 .orElseThrow(() -> new AssertionError(person + " is not at the desk of " + list));
     }
 
-    String state(String person) throws Exception {
+    public String state(String person) throws Exception {
         return row(person).get("state").asString();
     }
 
     /** What comes next, and when. */
-    String next(String person) throws Exception {
+    public String next(String person) throws Exception {
         JsonNode row = row(person);
         return row.get("nextStep").asString() + " " + row.get("nextOn").asString();
     }
 
     /** Does it as they see the person now. */
-    Reply does(String kind, String person, String... fields) throws Exception {
+    public Reply does(String kind, String person, String... fields) throws Exception {
         return does(
                 UUID.randomUUID().toString(),
                 kind,
@@ -39,7 +39,7 @@ record Desks(Visitor visitor, String list) {
     }
 
     /** @param fields names and JSON values, one after another */
-    Reply does(String batch, String kind, String person, int revision, String... fields) throws Exception {
+    public Reply does(String batch, String kind, String person, int revision, String... fields) throws Exception {
         String body = "{\"outcome\": \"\", \"words\": \"\", \"step\": \"NONE\", \"day\": \"\", \"to\": \"\","
                 + " \"everywhere\": false, \"kind\": \"" + kind + "\", \"batch\": \"" + batch
                 + "\", \"people\": [{\"person\": \"" + person + "\", \"revision\": " + revision + "}]}";
@@ -50,12 +50,12 @@ record Desks(Visitor visitor, String list) {
         return visitor.post("/api/lists/" + list + "/desk/work", body);
     }
 
-    Reply undo(String batch) throws Exception {
+    public Reply undo(String batch) throws Exception {
         return visitor.delete("/api/lists/" + list + "/desk/work/" + batch);
     }
 
     /** What was done, the newest first, in words. */
-    List<String> log(String person) throws Exception {
+    public List<String> log(String person) throws Exception {
         return visitor.get("/api/lists/" + list + "/desk/people/" + person)
                 .json()
                 .get("acts")
@@ -69,7 +69,7 @@ record Desks(Visitor visitor, String list) {
                 .toList();
     }
 
-    static String refusal(Reply reply) {
+    public static String refusal(Reply reply) {
         return reply.json().at("/refused/0/why").asString("");
     }
 }

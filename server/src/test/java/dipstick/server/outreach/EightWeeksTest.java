@@ -5,16 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Visitor;
+import dipstick.server.SetClock;
 import dipstick.server.accounts.Role;
 import java.nio.file.Path;
-import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -31,51 +27,15 @@ class EightWeeksTest {
     @TempDir
     static Path folder;
 
-    private static final AtomicReference<Instant> NOW = new AtomicReference<>(morning(START));
+    private static final SetClock CLOCK = SetClock.onThe(START);
 
     private static RunningServer server;
     private static Visitor coordinator;
     private static Visitor caller;
 
-    private static Instant morning(LocalDate day) {
-        return day.atTime(9, 0).toInstant(ZoneOffset.UTC);
-    }
-
     @BeforeAll
     static void start() throws Exception {
-        Clock clock = new Clock() {
-            @Override
-            public ZoneId getZone() {
-                return ZoneOffset.UTC;
-            }
-
-            @Override
-            public Clock withZone(ZoneId zone) {
-                Clock outer = this;
-                return new Clock() {
-                    @Override
-                    public ZoneId getZone() {
-                        return zone;
-                    }
-
-                    @Override
-                    public Clock withZone(ZoneId other) {
-                        return outer.withZone(other);
-                    }
-
-                    @Override
-                    public Instant instant() {
-                        return NOW.get();
-                    }
-                };
-            }
-
-            @Override
-            public Instant instant() {
-                return NOW.get();
-            }
-        };
-        server = RunningServer.over(folder, clock);
+        server = RunningServer.over(folder, CLOCK);
         coordinator = server.signedIn("coordinator", Role.COORDINATOR);
         caller = server.signedIn("caller", Role.CALLER);
     }
@@ -103,10 +63,13 @@ class EightWeeksTest {
     }
 
     private static void week(int number) {
-        NOW.set(morning(START.plusWeeks(number)));
+        CLOCK.set(START.plusWeeks(number));
     }
 
     private long latest;
+
+    /** Who was found set aside when it was asked last, and why. */
+    private final List<String> setAside = new ArrayList<>();
 
     /** Whose place changed since this was asked last, with the cause. */
     private List<String> moved() throws Exception {
@@ -120,7 +83,12 @@ class EightWeeksTest {
                 .get("/api/lists/weekly/readings-compared?from=" + before + "&to=" + latest)
                 .json();
         List<String> moved = new ArrayList<>();
+        setAside.clear();
         for (JsonNode one : compared.get("people")) {
+            if (one.has("setAside")) {
+                setAside.add(one.at("/person/id").asString() + " "
+                        + one.get("setAside").asString());
+            }
             if (!one.get("was").equals(one.get("nowIs"))) {
                 moved.add(one.at("/person/id").asString() + " "
                         + (one.get("nowIs").asString().equals("ON") ? "joined" : "left") + " "
@@ -142,6 +110,9 @@ class EightWeeksTest {
                 corrected,1950-05-05,,
                 younger,1964-01-01,,
                 stays,1950-05-05,,
+                unknown,,,
+                vanishes,1950-05-05,,
+                aside,1950-05-05,,
                 """);
         events("e-lapses,lapses,check,2025-01-20,\n");
         People.publish(coordinator, LIST, set(65));
@@ -156,10 +127,11 @@ class EightWeeksTest {
                         .json()
                         .at("/0/onList")
                         .asInt())
-                .isEqualTo(5);
+                .isEqualTo(7);
         desk.does("ATTEMPT", "dies", "outcome", "\"left-message\"", "words", "\"with the neighbour\"");
         desk.does("ATTEMPT", "checked", "outcome", "\"booked\"");
         desk.does("ATTEMPT", "stays", "outcome", "\"no-answer\"");
+        desk.does("ATTEMPT", "vanishes", "outcome", "\"no-answer\"", "words", "\"moved, it seems\"");
 
         week(1);
         events("e-checked,checked,check,2026-01-10,\ne-corrected,corrected,check,2026-01-11,\n");
@@ -172,7 +144,9 @@ class EightWeeksTest {
         assertThat(desk.state("stays")).isEqualTo("IN_PROGRESS");
 
         week(2);
+        desk.does("SET_ASIDE", "aside", "words", "\"in hospital\"", "day", "\"2026-02-10\"");
         assertThat(moved()).as("the lookback runs out on Wednesday").isEmpty();
+        assertThat(setAside).containsExactly("aside until 10 Feb 2026: in hospital (Person caller)");
 
         week(3);
         events("e-corrected,corrected,check,2026-01-11,entered-in-error\n");
@@ -187,6 +161,11 @@ class EightWeeksTest {
         people("id,status\nmoves,moved away\n");
         assertThat(moved()).containsExactly("moves left EXEMPT: Exempt: Status is moved away.");
 
+        people("id,birth_date\nunknown,1950\n");
+        assertThat(moved())
+                .as("to check till the year of birth is known")
+                .satisfiesExactly(one -> assertThat(one).startsWith("unknown joined RECORDS: The records changed: "));
+
         week(5);
         people("id,deceased_on\ndies,2026-02-01\n");
         assertThat(moved())
@@ -199,7 +178,8 @@ class EightWeeksTest {
         week(6);
         people("id,birth_date\nnew-here,1949-09-09\n");
         assertThat(moved())
-                .satisfiesExactly(one -> assertThat(one).startsWith("new-here joined RECORDS: The records changed: "));
+                .satisfiesExactly(
+                        one -> assertThat(one).startsWith("new-here joined RECORDS: New on file: No check record"));
 
         week(7);
         coordinator.put("/api/criteria/weekly", set(60), "\"2\"");
@@ -208,12 +188,42 @@ class EightWeeksTest {
                 .containsExactly("younger joined CRITERIA: The criteria changed: “aged 65 or over” keeps them off no"
                         + " more.");
 
+        assertThat(desk.row("aside").has("setAside"))
+                .as("being set aside ended by itself")
+                .isFalse();
+        People.bringInEverybody(coordinator, """
+                id,status
+                checked,
+                lapses,
+                ages,
+                moves,moved away
+                dies,
+                corrected,
+                younger,
+                stays,
+                unknown,
+                aside,
+                new-here,
+                """);
+        assertThat(moved()).containsExactly("vanishes left RECORDS: Is not on file any more.");
+        assertThat(desk.state("vanishes")).isEqualTo("LEFT");
+        assertThat(desk.row("vanishes").has("inHand")).isFalse();
+        assertThat(desk.log("vanishes")).anyMatch(line -> line.equals("ATTEMPT No answer moved, it seems"));
+
         week(8);
         people("id,status\nmoves,active\n");
         assertThat(moved()).satisfiesExactly(one -> assertThat(one).startsWith("moves joined RECORDS: "));
         assertThat(desk.state("stays")).isEqualTo("IN_PROGRESS");
         assertThat(desk.row("stays").at("/lastAttempt/on").asString()).isEqualTo("2026-01-05");
         assertThat(desk.state("moves")).isEqualTo("TO_CONTACT");
+
+        week(9);
+        people("id,birth_date\nvanishes,1950-05-05\n");
+        assertThat(moved())
+                .satisfiesExactly(one -> assertThat(one).startsWith("vanishes joined RECORDS: New on file: "));
+        assertThat(desk.log("vanishes"))
+                .as("what was done with somebody who comes back")
+                .anyMatch(line -> line.equals("ATTEMPT No answer moved, it seems"));
         assertThat(moved()).as("read again").isEmpty();
     }
 }

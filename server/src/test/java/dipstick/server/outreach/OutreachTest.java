@@ -241,6 +241,12 @@ class OutreachTest {
                 .contains("Person person");
         assertThat(too.row("aside-1").has("setAside")).isFalse();
         assertThat(too.row("aside-2").get("setAside").asString()).startsWith("From all lists for good: no longer");
+        for (String kind : List.of("TAKE", "ATTEMPT", "PLAN")) {
+            assertThat(Desks.refusal(too.does(
+                            kind, "aside-2", "outcome", "\"reached\"", "step", "\"CALL\"", "day", "\"" + today + "\"")))
+                    .as(kind)
+                    .startsWith("This person is set aside: From all lists for good: no longer");
+        }
         too.does("BRING_BACK", "aside-2");
         assertThat(desk.row("aside-2").has("setAside")).isFalse();
         assertThat(new SetAside(

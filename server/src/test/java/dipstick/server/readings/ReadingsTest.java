@@ -47,7 +47,7 @@ class ReadingsTest {
         assertThat(changes(coordinator, readings.at("/0/id")))
                 .containsExactlyInAnyOrder(
                         "read-2 OFF EXEMPT Exempt: Status is moved away.",
-                        "read-4 ON RECORDS The records changed: No “read visit” record from "
+                        "read-4 ON RECORDS New on file: No “read visit” record from "
                                 + words(LocalDate.now(ZoneOffset.UTC).minusMonths(12)) + " to "
                                 + words(LocalDate.now(ZoneOffset.UTC)) + ". None on record at any time.");
 

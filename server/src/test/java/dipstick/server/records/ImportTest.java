@@ -1,16 +1,24 @@
 package dipstick.server.records;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dipstick.core.population.Column;
 import dipstick.core.population.Population;
 import dipstick.server.People;
 import dipstick.server.RunningServer;
+import dipstick.server.RunningServer.Reply;
 import dipstick.server.RunningServer.Visitor;
+import dipstick.server.accounts.Role;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Clock;
 import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
@@ -57,6 +65,49 @@ class ImportTest {
         take("PEOPLE", "id\nlate\n");
         int person = population().find("late").orElseThrow();
         assertThat(population().events().of(person).count()).isEqualTo(2);
+    }
+
+    @Test
+    void a_file_that_names_everybody_takes_the_others_off_file_if_that_is_wanted(@TempDir Path folder)
+            throws Exception {
+        RunningServer own = RunningServer.over(folder, Clock.systemUTC());
+        Visitor orla = own.signedIn("orla", Role.COORDINATOR);
+        People.bringIn(orla, "PEOPLE", "id,family_name\na1,Marl\na2,Vask\na3,Tove\n");
+        People.bringIn(orla, "EVENTS", "id,person_id,kind,on\nae,a2,visit,2026-01-01\n");
+
+        JsonNode kept = People.bringIn(orla, "PEOPLE", "id\na1\na3\n");
+        assertThat(kept.get("absent").asInt())
+                .as("told before, whatever is done")
+                .isEqualTo(1);
+        assertThat(kept.get("goneRows").asInt()).isZero();
+        assertThat(people(own)).containsExactlyInAnyOrder("a1", "a2", "a3");
+
+        Reply withBadLine = orla.upload("PEOPLE", "id,birth_date\na1,1950\na2,1950-13-01\n".getBytes(UTF_8));
+        String address = "/api/imports/" + withBadLine.json().get("id").asString();
+        while (!orla.get(address).json().get("stage").asString().equals("CHECKED")) {
+            Thread.sleep(20);
+        }
+        assertThat(orla.post(address + "/take?everybody=true", "").type())
+                .as("nobody goes for a slip of the pen")
+                .isEqualTo("urn:dipstick:cannot-be-taken");
+
+        JsonNode gone = People.bringInEverybody(orla, "id\na1\na3\na4\n");
+        assertThat(gone.get("goneRows").asInt()).isEqualTo(1);
+        assertThat(people(own)).containsExactlyInAnyOrder("a1", "a3", "a4");
+        assertThat(orla.get("/api/records").json().get("waiting").asInt())
+                .as("what is on record of who went is kept")
+                .isEqualTo(1);
+        assertThat(orla.get("/api/records").json().at("/imports/0/goneRows").asInt())
+                .isEqualTo(1);
+
+        People.bringIn(orla, "PEOPLE", "id,family_name\na2,Vask\n");
+        assertThat(orla.get("/api/records").json().get("waiting").asInt()).isZero();
+        own.stop();
+    }
+
+    private static List<String> people(RunningServer server) {
+        Population records = server.bean(Views.class).current().population();
+        return IntStream.range(0, records.size()).mapToObj(records::idOf).toList();
     }
 
     @Test

@@ -1,0 +1,92 @@
+package dipstick.server.readings;
+
+import dipstick.core.Outcome;
+import dipstick.core.changes.Change;
+import dipstick.core.changes.Changes;
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.ListMember;
+import dipstick.core.evaluate.Reading;
+import dipstick.core.explain.Verdict;
+import dipstick.server.criteria.Evaluators;
+import dipstick.server.records.Newcomers;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.TreeSet;
+import org.springframework.stereotype.Component;
+
+/** Finds whose place on a list is another one than at the reading before, and why. */
+@Component
+class WhyChanged {
+    /** As the table has room for it. */
+    static final int LONGEST_WORDS = 4000;
+
+    private final ReadingMapper readings;
+    private final ListCriteria criteria;
+    private final Evaluators evaluators;
+    private final Newcomers newcomers;
+
+    WhyChanged(ReadingMapper readings, ListCriteria criteria, Evaluators evaluators, Newcomers newcomers) {
+        this.readings = readings;
+        this.criteria = criteria;
+        this.evaluators = evaluators;
+        this.newcomers = newcomers;
+    }
+
+    /** @param now what the reading was taken with */
+    List<ReadChange> since(TakenReading last, Reading reading, List<ReadMember> members, Evaluator now) {
+        Optional<Changes> changes = criteria.at(last, reading.records().personFields())
+                .map(before -> new Changes(before, last.asOf(), reading, day -> evaluators.sameRecordsAsOf(now, day)));
+        Map<String, Outcome> was = new HashMap<>();
+        readings.members(last.id()).forEach(one -> was.put(one.person(), outcome(one)));
+        Set<String> came = newcomers.since(last.recordsAt());
+        TreeSet<String> people = new TreeSet<>(was.keySet());
+        members.forEach(one -> people.add(one.person()));
+        return people.stream()
+                .flatMap(id -> change(id, was.getOrDefault(id, Outcome.NO), changes, reading, now, came).stream())
+                .toList();
+    }
+
+    private static Optional<ReadChange> change(
+            String id, Outcome was, Optional<Changes> changes, Reading reading, Evaluator now, Set<String> came) {
+        OptionalInt number = reading.records().find(id);
+        if (number.isEmpty()) {
+            return Optional.of(new ReadChange(id, was, Outcome.NO, Change.Cause.RECORDS, "Is not on file any more."));
+        }
+        int person = number.getAsInt();
+        Outcome is = reading.list().of(person);
+        if (is == was) {
+            return Optional.empty();
+        }
+        return changes.isEmpty()
+                ? Optional.of(new ReadChange(
+                        id,
+                        was,
+                        is,
+                        Change.Cause.CRITERIA,
+                        fitting("The criteria changed, and those of before do not fit the records any more. "
+                                + Verdict.of(now, reading, person))))
+                : changes.get()
+                        .of(person, was)
+                        .map(change -> came.contains(id) && was == Outcome.NO
+                                ? new ReadChange(
+                                        id,
+                                        was,
+                                        is,
+                                        Change.Cause.RECORDS,
+                                        fitting("New on file: " + Verdict.of(now, reading, person)))
+                                : new ReadChange(id, was, is, change.cause(), fitting(change.words())));
+    }
+
+    /** A long sentence, such as one that names hundreds of values, is cut where the table ends. */
+    static String fitting(String words) {
+        return words.length() <= LONGEST_WORDS ? words : words.substring(0, LONGEST_WORDS - 1) + "…";
+    }
+
+    private static Outcome outcome(ReadMember member) {
+        return member.state().equals(ListMember.State.ON.word()) ? Outcome.YES : Outcome.UNSURE;
+    }
+}

@@ -33,6 +33,10 @@ const { data: levels, error } = useQuery({
 const AMBER = '#c98a1b'
 const VERDIGRIS = '#1f6f66'
 
+/** Text on a canvas does not wait for its typeface by itself. */
+const typefaceReady = ref(false)
+void document.fonts.ready.then(() => (typefaceReady.value = true))
+
 const chart = computed(() => {
   const points = levels.value?.levels ?? []
   return {
@@ -66,6 +70,7 @@ const options = {
   animation: false,
   maintainAspectRatio: false,
   font: { family: getComputedStyle(document.body).fontFamily },
+  plugins: { legend: { labels: { usePointStyle: true } } },
   scales: {
     people: { position: 'left', beginAtZero: true, title: { display: true, text: 'people' } },
     coverage: { position: 'right', min: 0, max: 100, title: { display: true, text: '%' } },
@@ -123,7 +128,7 @@ function attempts(outcome: string, month: string): number {
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <template v-if="levels">
       <div class="chart" role="img" :aria-label="`${levels.name} at its readings`">
-        <Chart type="line" :data="chart" :options="options" class="canvas" />
+        <Chart v-if="typefaceReady" type="line" :data="chart" :options="options" class="canvas" />
       </div>
       <p v-if="levels.levels.length < 2" class="quiet">
         There is a point for each day on which the list was read; so far

@@ -65,7 +65,7 @@ function sides(both: Sides): string {
           <td></td>
         </tr>
         <tr>
-          <th colspan="2">On the list</th>
+          <td colspan="2"><strong>On the list</strong></td>
           <td class="number">
             <strong>{{ sides(levels.list) }}</strong>
           </td>

@@ -301,6 +301,13 @@ const closeShown = model('close')
 const giveShown = model('give')
 const viewShown = model('view')
 const outShown = model('out')
+/** Who was marked, or in the queue, when the dialog was opened; they may go elsewhere once they are written to. */
+const takenOut = shallowRef<readonly string[]>([])
+watch(outShown, (isShown) => {
+  if (isShown) {
+    takenOut.value = (marked.value.size ? targets.value : rows.value).map((one) => one.person.id)
+  }
+})
 </script>
 
 <template>
@@ -450,7 +457,7 @@ const outShown = model('out')
     <OutDialog
       v-model:visible="outShown"
       :list="id"
-      :people="(marked.size ? targets : rows).map((one) => one.person.id)"
+      :people="takenOut"
       :example="current"
       @written="logWritten"
     />

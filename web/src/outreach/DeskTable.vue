@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { count } from '@/stick'
-import { Veiled } from '@/veil'
+import { useVeil, Veiled, VeiledWords } from '@/veil'
 import { useEventListener, useVirtualList } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { columnOf, linesOf, type ColumnId, type View } from './columns'
@@ -16,6 +16,8 @@ const { rows, view, current, today } = defineProps<{
   empty: string
 }>()
 const emit = defineEmits<{ open: [row: DeskRow]; sort: [column: ColumnId] }>()
+
+const veil = useVeil()
 
 const ROW_HEIGHT = 27
 
@@ -138,7 +140,13 @@ watch(
                 @change="mark(line.row)"
               />
             </span>
-            <span v-for="column in columns" :key="column.id" role="cell" class="cell">
+            <span
+              v-for="column in columns"
+              :key="column.id"
+              role="cell"
+              class="cell"
+              :title="veil.isDown ? undefined : column.text(line.row, today)"
+            >
               <button
                 v-if="column.id === 'name'"
                 class="name"
@@ -153,7 +161,11 @@ watch(
                 :text="column.text(line.row, today)"
                 :what="column.name"
               />
-              <template v-else>{{ column.text(line.row, today) }}</template>
+              <VeiledWords
+                v-else
+                :text="column.text(line.row, today)"
+                :telling="[line.row.person.born, line.row.person.name, line.row.person.phone]"
+              />
             </span>
           </div>
         </template>

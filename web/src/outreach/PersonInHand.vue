@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
-import { PersonPanel } from '@/people'
+import { PersonActs, PersonPanel } from '@/people'
 import { Veiled, VeiledWords } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Textarea from 'primevue/textarea'
 import { computed, ref, useTemplateRef, watch } from 'vue'
-import PersonActs from './PersonActs.vue'
 import { isHeldBack, isOpen, type DeskRow } from './queues'
 import { STATES, STEPS } from './words'
 

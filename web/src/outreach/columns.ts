@@ -40,7 +40,7 @@ function overdue(row: DeskRow, today: string): number {
 }
 
 export const COLUMNS: readonly DeskColumn[] = [
-  { id: 'name', name: 'Name', width: '1.6fr', telling: true, text: (row) => row.person.name },
+  { id: 'name', name: 'Name', width: '1.2fr', telling: true, text: (row) => row.person.name },
   {
     id: 'age',
     name: 'Age',
@@ -65,7 +65,7 @@ export const COLUMNS: readonly DeskColumn[] = [
     },
     key: overdue,
   },
-  { id: 'band', name: 'Band', width: '1.25fr', text: (row) => row.band },
+  { id: 'band', name: 'Band', width: '1.5fr', text: (row) => row.band },
   {
     id: 'next',
     name: 'Next',
@@ -79,13 +79,13 @@ export const COLUMNS: readonly DeskColumn[] = [
   {
     id: 'hand',
     name: 'In hand',
-    width: '0.85fr',
+    width: '0.92fr',
     text: (row) => (row.inHand ? (row.inHand.mine ? 'me' : row.inHand.name) : ''),
   },
   {
     id: 'last',
     name: 'Last attempt',
-    width: '1.2fr',
+    width: '1.25fr',
     text: (row, today) =>
       row.lastAttempt
         ? `${row.lastAttempt.outcome}, ${shortDayWords(row.lastAttempt.on, today)}`

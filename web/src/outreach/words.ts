@@ -44,24 +44,3 @@ export const EFFECTS: readonly { effect: Effect; name: string }[] = [
   { effect: 'WRONG_NUMBER', name: 'the number is wrong' },
   { effect: 'SENT', name: 'something was sent' },
 ]
-
-/** What an act of the log did, in words. */
-export const ACTS: Record<Schemas['LoggedAct']['kind'], string> = {
-  JOINED: 'Joined',
-  DONE: 'Done',
-  LEFT: 'Left',
-  NOW_TO_CHECK: 'Now to check',
-  NOW_ON: 'Now certainly on the list',
-  TAKEN: 'Taken in hand',
-  LET_GO: 'Let go',
-  GIVEN: 'Given',
-  ATTEMPT: '',
-  NOTE: 'Note',
-  PLANNED: 'Planned',
-  CLOSED: 'Closed',
-  REOPENED: 'Opened again',
-  SET_ASIDE: 'Set aside',
-  BACK: 'Brought back',
-  LETTER: 'Letter made',
-  HANDED_OVER: 'Handed over',
-}

@@ -6,6 +6,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import Drop from './Drop.vue'
+import PersonActs from './PersonActs.vue'
 import PersonPanel from './PersonPanel.vue'
 
 /** Where somebody stands by each saved set; one of them is opened to its reasons. */
@@ -35,6 +36,14 @@ const { data: view, error: viewError } = useQuery({
   enabled: computed(() => opened.value !== undefined),
 })
 
+/** On which lists they are, and what colleagues did about them. */
+const { data: log } = useQuery({
+  queryKey: ['lists', 'people', person, 'log'],
+  queryFn: () => send<Schemas['PersonLog']>(`/api/people/${id}/log`),
+})
+const telling = computed(() => (view.value ? [view.value.person.born, view.value.person.name] : []))
+const atDesk = computed(() => log.value?.lists.some((one) => one.set === opened.value))
+
 function dueWords(due: string): string {
   return due === 'never' ? 'never met' : due ? `due ${dayWords(due)}` : ''
 }
@@ -58,20 +67,22 @@ function dueWords(due: string): string {
         >
           <Drop :outcome="one.list ?? 'NO'" />
           <span class="name">{{ one.name }}</span>
-          <span class="why"
-            ><VeiledWords :text="one.why" :telling="view ? [view.person.born] : []"
-          /></span>
+          <span class="why"><VeiledWords :text="one.why" :telling="telling" /></span>
           <span class="quiet due">{{ dueWords(one.due) }}</span>
         </button>
       </li>
     </ul>
-    <p v-if="opened" class="desk">
+    <p v-if="opened && atDesk" class="desk">
       <RouterLink :to="{ path: `/lists/${encodeURIComponent(opened)}`, query: { person } }">
         Open at the desk of this list
       </RouterLink>
       <span class="quiet">to log an attempt or set aside</span>
     </p>
     <PersonPanel v-if="view" :view="view" :as-of="today" class="panel" />
+    <section v-if="log?.acts.length" class="panel" aria-label="Log">
+      <h3>Log</h3>
+      <PersonActs :acts="log.acts" :telling="telling" />
+    </section>
   </section>
 </template>
 

@@ -7,27 +7,42 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 
-/** Has the demo's lists read once a week in the weeks before its first start, so that they have a past to look at. */
+/**
+ * Has the demo's lists read once a week in the weeks before its first start, and two callers work some of them, so that
+ * there is a past to look at.
+ */
 @Component
 @ConditionalOnProperty("dipstick.demo")
 class DemoPast implements SmartLifecycle {
     static final int WEEKS = 8;
 
+    /** So that what was logged counts in the readings that follow. */
+    private static final int LAST_WEEK_OF_CALLS = 1;
+
     private final DemoClock clock;
     private final Readings readings;
+    private final DemoCalls calls;
     private boolean started;
 
-    DemoPast(DemoClock clock, Readings readings) {
+    DemoPast(DemoClock clock, Readings readings, DemoCalls calls) {
         this.clock = clock;
         this.readings = readings;
+        this.calls = calls;
     }
 
     @Override
     public void start() {
         if (readings.none()) {
             for (int weeks = WEEKS; weeks > 0; weeks--) {
-                clock.earlier(Duration.ofDays(7L * weeks), readings::takeEvery);
+                int ago = weeks;
+                clock.earlier(Duration.ofDays(7L * ago), () -> {
+                    readings.takeEvery();
+                    if (ago > LAST_WEEK_OF_CALLS) {
+                        calls.ofWeek(ago);
+                    }
+                });
             }
+            readings.takeEvery();
         }
         started = true;
     }

@@ -6,7 +6,7 @@ import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.exchange.Letters.LeftOut;
 import dipstick.server.exchange.Letters.Way;
 import dipstick.server.outreach.Desk;
-import dipstick.server.outreach.SentToPeople;
+import dipstick.server.outreach.LoggedAttempts;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.records.Views;
 import dipstick.server.sharing.Right;
@@ -31,7 +31,7 @@ import org.springframework.web.bind.annotation.RestController;
 class MailController {
     private final MailSending mail;
     private final Letters letters;
-    private final SentToPeople attempts;
+    private final LoggedAttempts attempts;
     private final Desk desk;
     private final CriteriaSets sets;
     private final Views views;
@@ -42,7 +42,7 @@ class MailController {
     MailController(
             MailSending mail,
             Letters letters,
-            SentToPeople attempts,
+            LoggedAttempts attempts,
             Desk desk,
             CriteriaSets sets,
             Views views,
@@ -124,7 +124,8 @@ class MailController {
                 gone = refused.filter(MailSending.UNREACHABLE::equals);
             } else {
                 sent.add(person);
-                attempts.byEmail(set, person).ifPresent(why -> notLogged.add(new LeftOut(person, name, why)));
+                attempts.log(set, LoggedAttempts.SENT_EMAIL, person, false)
+                        .ifPresent(why -> notLogged.add(new LeftOut(person, name, why)));
             }
         }
         return new Mailed(sent, leftOut, notLogged);

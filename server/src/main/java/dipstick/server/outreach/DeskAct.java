@@ -41,7 +41,6 @@ record DeskAct(
         REOPENED,
         SET_ASIDE,
         BACK,
-        LETTER,
         HANDED_OVER
     }
 }

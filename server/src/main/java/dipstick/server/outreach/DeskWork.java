@@ -111,8 +111,8 @@ class DeskWork {
         return done;
     }
 
-    /** Logs what was sent to somebody. It has gone out, so it is logged whatever was seen of them before. */
-    synchronized WorkDone sent(String set, String outcome, String person) {
+    /** Logs an attempt that was made already, whatever was seen of the person before. */
+    synchronized WorkDone attempted(String set, String outcome, String person, boolean everywhere) {
         int revision = entries.find(set, person).map(Entry::revision).orElse(0);
         return work(
                 set,
@@ -125,7 +125,7 @@ class DeskWork {
                         Step.NONE,
                         "",
                         "",
-                        false));
+                        everywhere));
     }
 
     private Colleague receiver(String set, String name) {

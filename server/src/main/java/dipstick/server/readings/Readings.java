@@ -201,12 +201,13 @@ public class Readings {
         sets.inForce().forEach(set -> takeByItself(set, TakenReading.Occasion.SCHEDULED, false));
     }
 
-    /** Lists that were never read, or not since their records or criteria changed, as after a stop in the middle. */
+    /** Lists that were never read, or not since their records or criteria changed, as after a stop in the middle; and before levels were kept. */
     void catchUp() {
         for (SavedSet set : sets.inForce()) {
             boolean upToDate = readings.latest(set.id())
                     .filter(one -> one.version() == set.version()
-                            && one.recordsStamp().equals(views.current().stamp()))
+                            && one.recordsStamp().equals(views.current().stamp())
+                            && levels(one).isPresent())
                     .isPresent();
             if (!upToDate) {
                 takeByItself(set, TakenReading.Occasion.RECORDS_CAME, false);
@@ -260,7 +261,8 @@ public class Readings {
         boolean sameAsLast = last.filter(one -> one.version() == saved.version()
                         && one.asOf().equals(evaluator.asOf())
                         && one.recordsStamp().equals(view.stamp())
-                        && one.dials().equals(dials))
+                        && one.dials().equals(dials)
+                        && levels(one).isPresent())
                 .isPresent();
         if (sameAsLast && !anew) {
             return last.get();

@@ -6,12 +6,20 @@ import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Reply;
 import dipstick.server.RunningServer.Visitor;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 class RightsTest {
     private static final Map<Role, Visitor> VISITORS = new EnumMap<>(Role.class);
@@ -96,7 +104,11 @@ class RightsTest {
         "/api/bench/ribbon, POST, CO",
         "/api/people, GET, CO CL",
         "/api/people/none/standing, GET, CO CL",
+        "/api/people/none/log, GET, CO CL",
+        "/api/imports?kind=PEOPLE&name=x, POST, CO AD",
         "/api/imports/none, GET, CO AD",
+        "/api/imports/none, DELETE, CO AD",
+        "/api/imports/none/problems, GET, CO AD",
         "/api/imports/none/take, POST, CO AD",
         "/v3/api-docs, GET, CO CA CL MA AD",
         "/api/nothing-of-the-kind, GET, CO CA CL MA AD",
@@ -119,6 +131,38 @@ class RightsTest {
         }
     }
 
+    @Test
+    void every_address_is_in_the_table() throws Exception {
+        List<String> table = Arrays.stream(RightsTest.class
+                        .getDeclaredMethod(
+                                "nobody_gets_in_unsigned_and_each_role_only_where_it_may",
+                                String.class,
+                                String.class,
+                                String.class)
+                        .getAnnotation(CsvSource.class)
+                        .value())
+                .map(row -> row.split(", "))
+                .map(row -> row[1] + " " + row[0].replaceFirst("\\?.*", ""))
+                .toList();
+        JsonNode paths = JsonMapper.shared()
+                .readTree(Files.readString(Path.of("../docs/openapi.json")))
+                .get("paths");
+        List<String> missing = new ArrayList<>();
+        paths.properties()
+                .forEach(path -> path.getValue().propertyNames().forEach(method -> {
+                    String asked = method.toUpperCase(Locale.ROOT) + " " + path.getKey();
+                    Pattern template = Pattern.compile(asked.replaceAll("\\{[^}]*}", "[^/]+"));
+                    if (table.stream().noneMatch(row -> template.matcher(row).matches())) {
+                        missing.add(asked);
+                    }
+                }));
+        assertThat(missing)
+                .containsExactlyInAnyOrder(
+                        "POST /api/first-account", // with a code that only who started the server has seen
+                        "GET /calendar/{token}.ics", // for who has the private address
+                        "GET /api/together"); // a stream that does not end, of what each may see
+    }
+
     private static Visitor visitor(Role role) throws Exception {
         if (!VISITORS.containsKey(role)) {
             VISITORS.put(role, People.signedIn(role));
@@ -133,6 +177,12 @@ class RightsTest {
             case "DELETE" -> visitor.delete(path, "\"1\"");
             default -> visitor.post(path, "{}");
         };
+    }
+
+    @Test
+    void nobody_listens_unsigned() throws Exception {
+        assertThat(RunningServer.shared().visitor().get("/api/together").status())
+                .isEqualTo(401);
     }
 
     @Test

@@ -2,7 +2,7 @@
 import type { Schemas } from '@/api/client'
 import { timeWords } from '@/days'
 import { VeiledWords } from '@/veil'
-import { ACTS } from './words'
+import { ACTS } from './acts'
 
 /** What was done about somebody, the newest first. */
 const { acts, telling } = defineProps<{
@@ -40,7 +40,7 @@ function what(act: Schemas['LoggedAct']): string {
 
 li {
   display: grid;
-  grid-template-columns: 128px 1fr;
+  grid-template-columns: 136px 1fr;
   gap: 8px;
   padding: 2px 0;
   border-top: 1px solid #eee5d2;

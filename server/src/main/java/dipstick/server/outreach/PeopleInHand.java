@@ -56,7 +56,11 @@ class PeopleInHand implements Holdings {
                 acts.letGo(hand.person());
                 nobodys++;
             }
-            workable.or(() -> open.stream().findFirst())
+            // Told on a list that whoever goes worked, where colleagues of theirs read it.
+            workable.or(() -> open.stream()
+                            .filter(entry -> sharing.of(from, entry.setId()).includes(Right.WORK))
+                            .findFirst())
+                    .or(() -> open.stream().findFirst())
                     .ifPresent(entry -> acts.insert(new DeskAct(
                             0,
                             batch,

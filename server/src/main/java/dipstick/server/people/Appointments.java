@@ -16,8 +16,15 @@ public final class Appointments {
     private static final String KIND = "appointment";
 
     /** An appointment with one of these states does not take place, or did not. */
-    private static final Set<String> OFF =
-            Set.of("cancelled", "canceled", "noshow", "no-show", "did not attend", "not attended", "entered-in-error");
+    private static final Set<String> OFF = Set.of(
+            "cancelled",
+            "canceled",
+            "noshow",
+            "no-show",
+            "no show",
+            "did not attend",
+            "not attended",
+            "entered-in-error");
 
     private Appointments() {}
 

@@ -1,11 +1,13 @@
 package dipstick.server.outreach;
 
+import dipstick.server.database.Chunks;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
@@ -33,6 +35,27 @@ interface ActMapper {
                     #{handBefore}, FALSE))
             """, affectData = true)
     long insert(DeskAct act);
+
+    /** What one reading did about many; many at once, since a list can be long. */
+    default void insertAll(List<DeskAct> acts) {
+        Chunks.of(acts)
+                .forEach(some -> insertColumns(
+                        some.getFirst(),
+                        some.stream().map(DeskAct::person).toArray(String[]::new),
+                        some.stream().map(DeskAct::words).toArray(String[]::new)));
+    }
+
+    /** @param first for what is the same of all */
+    @Insert("""
+            INSERT INTO outreach_act (batch, set_id, account, at, on_day, kind, outcome, hand_before, undone, person,
+                words)
+            SELECT #{first.batch}, #{first.setId}, #{first.account}, #{first.at}, #{first.onDay}, #{first.kind},
+                #{first.outcome}, #{first.handBefore}, FALSE, * FROM UNNEST(
+                CAST(#{persons, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
+                CAST(#{words, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY))
+            """)
+    int insertColumns(
+            @Param("first") DeskAct first, @Param("persons") String[] persons, @Param("words") String[] words);
 
     @Insert("""
             INSERT INTO outreach_change (act, entry, state, steps_done, next_step, next_on, changed_on, revision)

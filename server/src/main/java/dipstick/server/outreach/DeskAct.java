@@ -10,7 +10,7 @@ import java.time.LocalDate;
  * @param setId the list on which it was done
  * @param account who did it; empty for a reading
  * @param outcome of an attempt, by its id; of somebody brought back, the act that set them aside; else empty
- * @param handBefore who had them in hand before; empty for nobody
+ * @param handBefore who had them in hand before; empty for nobody, and for what a reading did
  */
 record DeskAct(
         long id,

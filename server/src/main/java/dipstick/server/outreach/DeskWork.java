@@ -168,6 +168,7 @@ class DeskWork {
     }
 
     private void undo(DeskAct act, Set<String> touched) throws Refused {
+        entries.lockPerson(act.person());
         List<ChangedEntry> changes = acts.changes(act.id());
         for (ChangedEntry change : changes) {
             if (entries.get(change.entry()).revision() != change.revision()) {

@@ -1,9 +1,12 @@
 package dipstick.server.outreach;
 
+import dipstick.server.database.Chunks;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
@@ -45,24 +48,56 @@ interface EntryMapper {
                     + " AND EXISTS (SELECT 1 FROM list_entry e WHERE e.set_id = #{set} AND e.person = o.person) ORDER BY o.set_id")
     List<Entry> onOtherLists(String set);
 
-    /** @return its id */
-    @Select(value = """
-            SELECT id FROM FINAL TABLE (
-                INSERT INTO list_entry (set_id, person, standing, state, due_on, band, joined_on, why, steps_done,
-                    next_step, next_on, revision, changed_on)
-                VALUES (#{setId}, #{person}, #{standing}, #{state}, #{dueOn}, #{band}, #{joinedOn}, #{why},
-                    #{stepsDone}, #{nextStep}, #{nextOn}, #{revision}, #{changedOn}))
-            """, affectData = true)
-    long insert(Entry entry);
+    /** New entries of one list, that all joined on one day; many at once, since a list can be long. */
+    default void insertAll(List<Entry> joined) {
+        Chunks.of(joined)
+                .forEach(some -> insertColumns(
+                        some.getFirst(),
+                        column(some, Entry::person),
+                        column(some, entry -> entry.standing().name()),
+                        column(some, Entry::dueOn),
+                        column(some, Entry::band),
+                        column(some, Entry::why)));
+    }
 
-    /** Makes it the next revision, if it is still at this one; else no row. */
+    private static String[] column(List<Entry> entries, Function<Entry, String> field) {
+        return entries.stream().map(field).toArray(String[]::new);
+    }
+
+    /** @param first for what is the same of all */
+    @Insert("""
+            INSERT INTO list_entry (set_id, state, joined_on, steps_done, next_step, next_on, revision, changed_on,
+                person, standing, due_on, band, why)
+            SELECT #{first.setId}, #{first.state}, #{first.joinedOn}, #{first.stepsDone}, #{first.nextStep},
+                #{first.nextOn}, #{first.revision}, #{first.changedOn}, * FROM UNNEST(
+                CAST(#{persons, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
+                CAST(#{standings, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
+                CAST(#{dues, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
+                CAST(#{bands, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
+                CAST(#{whys, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY))
+            """)
+    int insertColumns(
+            @Param("first") Entry first,
+            @Param("persons") String[] persons,
+            @Param("standings") String[] standings,
+            @Param("dues") String[] dues,
+            @Param("bands") String[] bands,
+            @Param("whys") String[] whys);
+
+    /** Makes it the next revision. Whoever calls this has locked it since it was read, so it still is at this one. */
+    default void update(Entry entry) {
+        if (updateRow(entry) != 1) {
+            throw new IllegalStateException("Entry " + entry.id() + " is not at revision " + entry.revision());
+        }
+    }
+
     @Update("""
             UPDATE list_entry SET standing = #{standing}, state = #{state}, due_on = #{dueOn}, band = #{band},
                 joined_on = #{joinedOn}, why = #{why}, steps_done = #{stepsDone}, next_step = #{nextStep},
                 next_on = #{nextOn}, revision = revision + 1, changed_on = #{changedOn}
             WHERE id = #{id} AND revision = #{revision}
             """)
-    int update(Entry entry);
+    int updateRow(Entry entry);
 
     /** What a reading says of somebody whose place is the same; no colleague needs to be told. */
     @Update("UPDATE list_entry SET due_on = #{dueOn}, band = #{band} WHERE id = #{id}")

@@ -10,7 +10,9 @@ import dipstick.server.readings.ReadingTaken;
 import dipstick.server.readings.Readings;
 import dipstick.server.readings.TakenReading;
 import dipstick.server.together.ListsTouched;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -81,13 +83,22 @@ class ListKeeper {
         readings.changes(reading).forEach(change -> changes.put(change.person(), change));
         ContactPlan plan = manners.of(set).plan();
         String batch = UUID.randomUUID().toString();
+        List<Entry> joined = new ArrayList<>();
         for (ReadMember member : readings.members(reading)) {
             Entry before = known.remove(member.person());
-            Entry after = before == null
-                    ? joins(reading, member, changes, plan, batch)
-                    : stays(reading, before, member, changes, plan, batch);
-            entries.updateReading(after.asRead(member.dueOn(), member.band()));
+            if (before == null) {
+                joined.add(joins(reading, member, changes, plan));
+            } else {
+                Entry after = stays(reading, before, member, changes, plan, batch);
+                if (!after.dueOn().equals(member.dueOn()) || !after.band().equals(member.band())) {
+                    entries.updateReading(after.asRead(member.dueOn(), member.band()));
+                }
+            }
         }
+        entries.insertAll(joined);
+        acts.insertAll(joined.stream()
+                .map(entry -> act(reading, entry.person(), DeskAct.Kind.JOINED, entry.why(), batch))
+                .toList());
         known.values().stream()
                 .filter(entry -> entry.standing() != Entry.Standing.OFF)
                 .forEach(entry -> leaves(reading, entry, Optional.ofNullable(changes.get(entry.person())), batch));
@@ -95,14 +106,12 @@ class ListKeeper {
         events.publishEvent(new ListsTouched(Set.of(set)));
     }
 
-    private Entry joins(
-            TakenReading reading, ReadMember member, Map<String, ReadChange> changes, ContactPlan plan, String batch) {
+    private static Entry joins(
+            TakenReading reading, ReadMember member, Map<String, ReadChange> changes, ContactPlan plan) {
         String why = why(changes, member.person(), member.why());
         Entry joined = Entry.joined(reading.setId(), member.person(), standing(member), reading.asOf(), why);
-        Entry planned = joined.with(joined.state(), plan.first(reading.asOf()), 0, reading.asOf());
-        long id = entries.insert(planned);
-        log(reading, member.person(), DeskAct.Kind.JOINED, why, batch);
-        return entries.get(id);
+        return joined.with(joined.state(), plan.first(reading.asOf()), 0, reading.asOf())
+                .asRead(member.dueOn(), member.band());
     }
 
     private Entry stays(
@@ -151,18 +160,11 @@ class ListKeeper {
     }
 
     private void log(TakenReading reading, String person, DeskAct.Kind kind, String words, String batch) {
-        acts.insert(new DeskAct(
-                0,
-                batch,
-                reading.setId(),
-                person,
-                "",
-                today.now(),
-                reading.asOf(),
-                kind,
-                "",
-                words,
-                acts.hand(person).map(Hand::account).orElse(""),
-                false));
+        acts.insert(act(reading, person, kind, words, batch));
+    }
+
+    private DeskAct act(TakenReading reading, String person, DeskAct.Kind kind, String words, String batch) {
+        return new DeskAct(
+                0, batch, reading.setId(), person, "", today.now(), reading.asOf(), kind, "", words, "", false);
     }
 }

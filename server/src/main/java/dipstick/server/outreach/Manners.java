@@ -48,6 +48,7 @@ class Manners {
                 () -> entries.insertManner(set, written),
                 () -> entries.updateManner(set, written, revision + 1),
                 "how this list is worked");
+        entries.lockSet(set);
         for (Entry entry : entries.ofSet(set)) {
             if (entry.state() == Entry.State.TO_CONTACT) {
                 Entry planned = entry.with(

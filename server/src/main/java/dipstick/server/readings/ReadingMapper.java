@@ -1,7 +1,9 @@
 package dipstick.server.readings;
 
+import dipstick.server.database.Chunks;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -69,11 +71,38 @@ interface ReadingMapper {
             + " ORDER BY field, LOWER(name)")
     List<ReadPart> parts(long reading);
 
+    /** Many at once, since a list can be long. */
+    default void insertMembers(long reading, List<ReadMember> members) {
+        Chunks.of(members)
+                .forEach(some -> insertMemberColumns(
+                        reading,
+                        column(some, ReadMember::person),
+                        column(some, ReadMember::state),
+                        column(some, ReadMember::dueOn),
+                        column(some, ReadMember::band),
+                        column(some, ReadMember::why)));
+    }
+
+    private static String[] column(List<ReadMember> members, Function<ReadMember, String> field) {
+        return members.stream().map(field).toArray(String[]::new);
+    }
+
     @Insert("""
             INSERT INTO reading_member (reading, person, state, due_on, band, why)
-            VALUES (#{reading}, #{member.person}, #{member.state}, #{member.dueOn}, #{member.band}, #{member.why})
+            SELECT #{reading}, * FROM UNNEST(
+                CAST(#{persons, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
+                CAST(#{states, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
+                CAST(#{dues, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
+                CAST(#{bands, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
+                CAST(#{whys, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY))
             """)
-    int insertMember(long reading, ReadMember member);
+    int insertMemberColumns(
+            @Param("reading") long reading,
+            @Param("persons") String[] persons,
+            @Param("states") String[] states,
+            @Param("dues") String[] dues,
+            @Param("bands") String[] bands,
+            @Param("whys") String[] whys);
 
     @Insert("""
             INSERT INTO reading_change (reading, person, was, now_is, cause, words)

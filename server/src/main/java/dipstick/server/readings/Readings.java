@@ -297,7 +297,7 @@ public class Readings {
         return Objects.requireNonNull(transaction.execute(_ -> {
             long id = readings.insert(taken, JSON.writeValueAsString(LevelCounts.of(reading)));
             ReadPart.of(reading).forEach(part -> readings.insertPart(id, part));
-            members.forEach(member -> readings.insertMember(id, member));
+            readings.insertMembers(id, members);
             changes.forEach(change -> readings.insertChange(id, change));
             TakenReading kept = readings.find(saved.id(), id).orElseThrow();
             events.publishEvent(new ReadingTaken(kept));

@@ -6,6 +6,7 @@ import dipstick.core.records.EventRecord;
 import dipstick.core.records.Field;
 import dipstick.core.records.FieldType;
 import dipstick.core.records.Fields;
+import dipstick.server.database.Chunks;
 import dipstick.server.records.RecordsMapper.StoredPerson;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -13,6 +14,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Function;
 import org.apache.ibatis.cursor.Cursor;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -65,8 +67,14 @@ class RecordsLoader {
 
     /** Those of some people who are known, with their events; the events of the others wait. */
     Snapshot.Content of(Collection<String> ids) {
-        String[] wanted = ids.toArray(String[]::new);
-        return reading.execute(_ -> sealed(records.people(wanted), records.eventsOf(wanted)));
+        List<String> wanted = List.copyOf(ids);
+        return reading.execute(_ -> sealed(inChunks(wanted, records::people), inChunks(wanted, records::eventsOf)));
+    }
+
+    private static <T> List<T> inChunks(List<String> ids, Function<String[], List<T>> question) {
+        return Chunks.of(ids)
+                .flatMap(some -> question.apply(some.toArray(String[]::new)).stream())
+                .toList();
     }
 
     private Snapshot.Content sealed(Iterable<StoredPerson> people, Iterable<EventRecord> events) {

@@ -31,6 +31,11 @@ const tracks = computed(
       .join(' ')}`,
 )
 const source = computed(() => linesOf(rows, view, today))
+/** Whom the tabulator comes to: whoever is open, or the first where they are in another queue. */
+const reachable = computed(() =>
+  rows.some((row) => row.person.id === current) ? current : rows[0]?.person.id,
+)
+
 /** On paper everybody stands, not only those who are in sight. */
 const printing = ref(false)
 useEventListener(window, 'beforeprint', () => (printing.value = true))
@@ -150,7 +155,7 @@ watch(
               <button
                 v-if="column.id === 'name'"
                 class="name"
-                :tabindex="line.row.person.id === current ? 0 : -1"
+                :tabindex="line.row.person.id === reachable ? 0 : -1"
                 :aria-current="line.row.person.id === current ? 'true' : undefined"
                 @click.stop="emit('open', line.row)"
               >

@@ -100,4 +100,8 @@ function save() {
   flex-wrap: wrap;
   gap: 2px 12px;
 }
+
+.offered .word {
+  min-height: 24px;
+}
 </style>

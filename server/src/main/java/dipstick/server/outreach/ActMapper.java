@@ -67,6 +67,10 @@ interface ActMapper {
             + " WHERE act = #{act}")
     List<ChangedEntry> changes(long act);
 
+    /** After an act was undone, the one before it left the entry as it is now. Where it was a reading, no row. */
+    @Update("UPDATE outreach_change SET revision = #{now} WHERE entry = #{entry} AND revision = #{before}")
+    int isLastAgain(long entry, int before, int now);
+
     @Select("SELECT " + COLUMNS + " FROM outreach_act WHERE batch = #{batch} ORDER BY id")
     List<DeskAct> ofBatch(String batch);
 

@@ -180,6 +180,7 @@ class DeskWork {
             touched.add(entry.setId());
             entries.update(entry.with(
                     change.state(), change.stepsDone(), change.nextStep(), change.nextOn(), change.changedOn()));
+            acts.isLastAgain(entry.id(), change.revision() - 1, entry.revision() + 1);
         }
         switch (act.kind()) {
             case SET_ASIDE -> setAsides.ofAct(act.id()).forEach(one -> setAsides.end(one.id()));

@@ -155,7 +155,7 @@ class DeskIT {
         int mine = inQueue(ines, "mine");
         tam.press("g");
         tam.awaitText(".p-dialog", "Give 2 people to");
-        tam.choose("Colleague", "Ines Wray");
+        tam.clickOn("[name=give-to][value=ines]");
         tam.clickOn(".p-dialog button[type=submit]");
         await(ines, "mine", mine + 2);
     }

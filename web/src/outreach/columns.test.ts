@@ -1,0 +1,77 @@
+import { deskRow } from '@/testing/rows'
+import { describe, expect, it } from 'vitest'
+import { columnOf, COLUMNS, sorted, USUAL_VIEW, type ColumnId } from './columns'
+import type { DeskRow } from './queues'
+
+const TODAY = '2026-11-26'
+
+function text(column: ColumnId, is: Partial<DeskRow> = {}): string {
+  return columnOf(column)?.text(deskRow('Marl', is), TODAY) ?? ''
+}
+
+describe('a column of the desk', () => {
+  it.each([
+    ['due', { due: 'never' }, 'never met'],
+    ['due', { due: '' }, ''],
+    ['due', { due: '2026-01-01' }, '1 Jan 2026'],
+    ['overdue', { due: '2026-11-20' }, '6'],
+    ['overdue', { due: '2026-11-26' }, '0'],
+    ['overdue', { due: '2026-12-01' }, ''],
+    ['overdue', { due: 'never' }, ''],
+    ['next', { nextStep: 'CALL', nextOn: '2026-11-30' }, 'call, 30 Nov'],
+    ['next', { nextStep: 'LETTER', nextOn: '2027-01-05' }, 'letter, 5 Jan 2027'],
+    ['next', { nextStep: 'NONE', nextOn: '' }, ''],
+    ['hand', { inHand: { account: 'a', name: 'Ines Wray', mine: false, since: '' } }, 'Ines Wray'],
+    ['hand', { inHand: { account: 'a', name: 'Ines Wray', mine: true, since: '' } }, 'me'],
+    ['hand', {}, ''],
+    ['last', { lastAttempt: { outcome: 'Booked', on: '2026-11-02', by: 'x' } }, 'Booked, 2 Nov'],
+    ['also', { alsoOn: ['Kidney', 'Hearing'] }, 'Kidney, Hearing'],
+    ['state', { state: 'IN_PROGRESS' }, 'in progress'],
+    ['joined', { joinedOn: '2026-11-01' }, '1 Nov 2026'],
+    ['why', {}, 'No check on record.'],
+    ['why', { heldBack: 'Asked not to be contacted.' }, 'Asked not to be contacted.'],
+    ['why', { heldBack: 'Was reached.', nextStep: 'LOOK' }, 'No check on record.'],
+    ['why', { setAside: 'for good: moved', heldBack: 'x' }, 'for good: moved'],
+    ['why', { state: 'DONE', setAside: 'for good: moved' }, 'No check on record.'],
+  ] as [ColumnId, Partial<DeskRow>, string][])('%s of %j says “%s”', (column, is, says) => {
+    expect(text(column, is)).toBe(says)
+  })
+
+  it('has a name of its own', () => {
+    expect(new Set(COLUMNS.map((one) => one.id)).size).toBe(COLUMNS.length)
+    expect(new Set(COLUMNS.map((one) => one.name)).size).toBe(COLUMNS.length)
+    expect(columnOf('no such column')).toBeUndefined()
+  })
+})
+
+describe('the order of the desk', () => {
+  const rows = [
+    deskRow('C', { due: '', nextOn: '' }),
+    deskRow('A', { due: '2026-02-01', nextOn: '2026-12-01' }),
+    deskRow('B', { due: 'never', nextOn: '2026-11-01' }),
+    deskRow('D', { due: '2026-02-01', nextOn: '2026-12-01' }),
+  ]
+  const order = (sortBy: ColumnId, descending = false) =>
+    sorted(rows, { ...USUAL_VIEW, sortBy, descending }, TODAY)
+      .map((row) => row.person.id)
+      .join('')
+
+  it('goes by the due date, never first and none last, then by name', () => {
+    expect(order('due')).toBe('BADC')
+    expect(order('due', true)).toBe('CADB')
+  })
+
+  it('goes by what comes next, and by name', () => {
+    expect(order('next')).toBe('BADC')
+    expect(order('name', true)).toBe('DCBA')
+  })
+
+  it('keeps those of a group together', () => {
+    const grouped = sorted(rows, { ...USUAL_VIEW, sortBy: 'name', groupBy: 'due' }, TODAY)
+    expect(grouped.map((row) => row.due)).toEqual(
+      expect.arrayContaining(['', '2026-02-01', '2026-02-01', 'never']),
+    )
+    const index = grouped.findIndex((row) => row.due === '2026-02-01')
+    expect(grouped[index + 1]?.due).toBe('2026-02-01')
+  })
+})

@@ -1,0 +1,70 @@
+import { serving, shown } from '@/testing'
+import { flushPromises } from '@vue/test-utils'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { defineComponent, h, ref } from 'vue'
+import { USUAL_VIEW } from './columns'
+import { useViews } from './useViews'
+
+afterEach(() => {
+  vi.unstubAllGlobals()
+})
+
+const MINE = {
+  name: 'By phone',
+  columns: ['name', 'phone', 'a column that is no more'],
+  sortBy: 'a column that is no more',
+  descending: true,
+  groupBy: 'site',
+}
+
+async function views(kept: object[]) {
+  const asked = serving({
+    'GET /api/lists/kidney/desk/views': kept,
+    'PUT /api/lists/kidney/desk/views': (one: { body: unknown }) =>
+      (one.body as { views: object[] }).views,
+  })
+  let used: ReturnType<typeof useViews> | undefined
+  await shown(
+    defineComponent(() => {
+      used = useViews(ref('kidney'))
+      return () => h('div')
+    }),
+    {},
+  )
+  if (!used) {
+    throw new Error('The views were not set up')
+  }
+  return { views: used, asked }
+}
+
+describe('how the desk is laid out', () => {
+  it('is the usual way where nothing was kept', async () => {
+    const { views: own } = await views([])
+    expect(own.view.value).toEqual(USUAL_VIEW)
+    expect(own.views.value).toEqual([USUAL_VIEW])
+  })
+
+  it('is the one that was used last, without columns that are no more', async () => {
+    const { views: own } = await views([MINE])
+    expect(own.view.value).toEqual({
+      name: 'By phone',
+      columns: ['name', 'phone'],
+      sortBy: USUAL_VIEW.sortBy,
+      descending: true,
+      groupBy: 'site',
+    })
+    expect(own.views.value.map((one) => one.name)).toEqual(['By phone', USUAL_VIEW.name])
+  })
+
+  it('is kept when it is used, the one in use first', async () => {
+    const { views: own, asked } = await views([MINE])
+    own.use({ ...USUAL_VIEW, name: 'By band', groupBy: 'band' })
+    await flushPromises()
+    const put = asked.find((one) => one.method === 'PUT')
+    expect((put?.body as { views: { name: string }[] }).views.map((one) => one.name)).toEqual([
+      'By band',
+      'By phone',
+    ])
+    expect(own.view.value.name).toBe('By band')
+  })
+})

@@ -1,0 +1,92 @@
+import { serving, shown } from '@/testing'
+import { deskRow } from '@/testing/rows'
+import { flushPromises } from '@vue/test-utils'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import PersonStanding from './PersonStanding.vue'
+
+afterEach(() => {
+  vi.unstubAllGlobals()
+  document.body.innerHTML = ''
+})
+
+const VIEW = { person: deskRow('Marl').person, details: [], criteria: [], records: [], windows: [] }
+const STANDINGS = [
+  { set: 'hearing', name: 'Hearing', list: 'NO', due: '2027-01-05', why: 'Checked in January.' },
+  { set: 'kidney', name: 'Kidney', list: 'YES', due: 'never', why: 'No result.' },
+  { set: 'private', name: 'Out of population', due: '', why: 'Recorded as deceased.' },
+]
+const ACTS = [
+  {
+    batch: 'b1',
+    list: 'Kidney',
+    at: '2026-11-20T10:15:00Z',
+    by: 'Tam Birchall',
+    mine: false,
+    kind: 'ATTEMPT',
+    outcome: 'No answer',
+    words: 'rang twice',
+    undone: false,
+  },
+  {
+    batch: 'b2',
+    list: '',
+    at: '2026-11-19T10:15:00Z',
+    by: '',
+    mine: false,
+    kind: 'JOINED',
+    outcome: '',
+    words: '',
+    undone: true,
+  },
+]
+
+async function standing(log: object) {
+  serving({
+    'GET /api/people/Marl/standing': STANDINGS,
+    'GET /api/people/Marl/log': log,
+    'GET /api/lists/kidney/people/Marl': VIEW,
+    'GET /api/lists/hearing/people/Marl': VIEW,
+  })
+  return shown(PersonStanding, { person: 'Marl', today: '2026-11-26' })
+}
+
+const ON_KIDNEY = {
+  set: 'kidney',
+  name: 'Kidney',
+  standing: 'ON',
+  state: 'IN_PROGRESS',
+  due: '',
+  why: '',
+  open: true,
+}
+
+describe('where somebody stands', () => {
+  it('is told by each set, with why and when it is due', async () => {
+    const wrapper = await standing({ lists: [ON_KIDNEY], acts: ACTS })
+    const lines = wrapper.findAll('.set').map((one) => one.text().replace(/\s+/g, ' '))
+    expect(lines[0]).toContain('Hearing')
+    expect(lines[0]).toContain('Checked in January.')
+    expect(lines[0]).toContain('due 5 Jan 2027')
+    expect(lines[1]).toContain('never met')
+    expect(wrapper.find('[aria-pressed=true]').text()).toContain('Kidney')
+  })
+
+  it('leads to the desk of a list that they are on, and of no other', async () => {
+    const wrapper = await standing({ lists: [ON_KIDNEY], acts: ACTS })
+    expect(wrapper.find('.desk a').attributes('href')).toBe('/lists/kidney?person=Marl')
+    await wrapper.findAll('.set')[0]?.trigger('click')
+    await flushPromises()
+    expect(wrapper.find('.desk').exists()).toBe(false)
+  })
+
+  it('comes with what colleagues did, and what was taken back', async () => {
+    const wrapper = await standing({ lists: [ON_KIDNEY], acts: ACTS })
+    const log = wrapper.findAll('[aria-label=Log] li').map((one) => one.text())
+    expect(log[0]).toContain('No answer: rang twice')
+    expect(log[0]).toContain('· Tam Birchall · Kidney')
+    expect(log[1]).toContain('Joined')
+    expect(log[1]).toContain('· undone')
+    const none = await standing({ lists: [], acts: [] })
+    expect(none.find('[aria-label=Log]').exists()).toBe(false)
+  })
+})

@@ -1,0 +1,114 @@
+import { serving, shown } from '@/testing'
+import { deskRow } from '@/testing/rows'
+import { useVeil } from '@/veil'
+import { nextTick } from 'vue'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import TodayPage from './TodayPage.vue'
+
+afterEach(() => {
+  vi.unstubAllGlobals()
+  document.body.innerHTML = ''
+  sessionStorage.clear()
+})
+
+const NOTHING = { followUps: [], joined: [], handedOver: [], comingIn: [] }
+const DAY = {
+  followUps: [
+    {
+      person: deskRow('Marl').person,
+      set: 'kidney',
+      list: 'Kidney',
+      step: 'CALL',
+      on: '2026-11-20',
+    },
+  ],
+  joined: [{ set: 'hearing', list: 'Hearing', people: 1 }],
+  handedOver: [
+    {
+      person: deskRow('Vask').person,
+      set: 'kidney',
+      list: 'Kidney',
+      words: 'from Ines Wray on 25 Nov 2026',
+    },
+  ],
+  comingIn: [
+    {
+      person: deskRow('Tove').person,
+      when: '26 Nov 2026',
+      today: true,
+      mention: [
+        { set: 'kidney', list: 'Kidney', why: 'No result since May.' },
+        { set: 'hearing', list: 'Hearing', why: 'Never checked.' },
+      ],
+    },
+    {
+      person: deskRow('Wend').person,
+      when: '1 Dec 2026',
+      today: false,
+      mention: [{ set: 'kidney', list: 'Kidney', why: 'No result.' }],
+    },
+  ],
+}
+
+async function today(day: object) {
+  serving({
+    'GET /api/today': day,
+    'GET /api/records': {
+      people: 6014,
+      records: 163570,
+      waiting: 0,
+      builtAt: '2026-11-26T08:00:00Z',
+      kinds: [],
+      imports: [],
+    },
+    'GET /api/lists': [],
+    'GET /api/session/calendar': { there: false, address: '' },
+    'GET /api/colleagues': { colleagues: [], groups: {} },
+  })
+  return shown(TodayPage, {})
+}
+
+function words(wrapper: Awaited<ReturnType<typeof today>>, section: string): string {
+  return wrapper.find(`[aria-label="${section}"]`).text().replace(/\s+/g, ' ')
+}
+
+describe('Today', () => {
+  it('says what of mine is due, who joined, and who was handed over to me', async () => {
+    const wrapper = await today(DAY)
+    expect(wrapper.find('h1').text()).toBe('26 Nov 2026')
+    expect(wrapper.text()).toContain('6,014 people, 163,570 records')
+    const mine = words(wrapper, 'My follow-ups')
+    expect(mine).toMatch(/My follow-ups 1 ?Marl, Ada ?call ?Kidney, 20 Nov 2026/)
+    expect(mine).toMatch(/Vask, Ada ?from Ines Wray on 25 Nov 2026/)
+    expect(mine).toMatch(/Hearing ?1 person/)
+    const link = wrapper.find('[aria-label="My follow-ups"] li a')
+    expect(link.attributes('href')).toBe('/lists/kidney?person=Marl')
+  })
+
+  it('says who comes in this week, with everything to mention at once', async () => {
+    const wrapper = await today(DAY)
+    const coming = words(wrapper, 'Coming in')
+    expect(coming).toContain('Coming in this week 2')
+    expect(coming).toMatch(/today ?Tove, Ada/)
+    expect(coming).toContain('Kidney: No result since May.')
+    expect(coming).toContain('Hearing: Never checked.')
+    expect(coming).toMatch(/1 Dec ?Wend, Ada/)
+  })
+
+  it('says what to do where there is nothing', async () => {
+    const wrapper = await today(NOTHING)
+    expect(wrapper.text()).toContain('Nothing of yours is due.')
+    expect(wrapper.text()).toContain('Nobody joined a list of yours.')
+    expect(wrapper.text()).toContain('Nobody who is on a list has an appointment on record')
+    expect(wrapper.text()).not.toContain('Handed over to me')
+  })
+
+  it('names nobody while the veil is down', async () => {
+    const wrapper = await today(DAY)
+    useVeil().turn()
+    await nextTick()
+    expect(wrapper.html()).not.toMatch(/Marl, Ada|Vask, Ada|Tove, Ada/)
+    expect(wrapper.text()).toContain('No result since May.')
+    useVeil().turn()
+  })
+})

@@ -4,6 +4,7 @@ import { dayWords } from '@/days'
 import { useLists } from '@/lists'
 import { count, percent, Stick } from '@/stick'
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import ChartJs from 'chart.js/auto'
 import Chart from 'primevue/chart'
 import { computed, ref, watch } from 'vue'
 
@@ -32,6 +33,9 @@ const { data: levels, error } = useQuery({
 
 const AMBER = '#c98a1b'
 const VERDIGRIS = '#1f6f66'
+
+ChartJs.defaults.font.family = getComputedStyle(document.body).fontFamily
+ChartJs.defaults.color = '#655c4d'
 
 /** Text on a canvas does not wait for its typeface by itself. */
 const typefaceReady = ref(false)
@@ -69,7 +73,6 @@ const chart = computed(() => {
 const options = {
   animation: false,
   maintainAspectRatio: false,
-  font: { family: getComputedStyle(document.body).fontFamily },
   plugins: { legend: { labels: { usePointStyle: true } } },
   scales: {
     people: { position: 'left', beginAtZero: true, title: { display: true, text: 'people' } },

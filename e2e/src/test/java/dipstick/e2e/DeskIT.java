@@ -118,6 +118,7 @@ class DeskIT {
         tam.press("away until spring");
         tam.clickOn(".p-dialog button[type=submit]");
         await(tam, "aside", aside + 1);
+        tam.awaitGone(".p-dialog");
         tam.press("?");
         tam.awaitText(".p-dialog", "take the next person who is free");
         tam.press(Keys.ESCAPE);

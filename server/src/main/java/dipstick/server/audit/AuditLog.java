@@ -16,7 +16,8 @@ public class AuditLog {
 
     private final AuditMapper entries;
     private final Today today;
-    private final Map<String, Instant> lastRead = new ConcurrentHashMap<>();
+    /** Until when what was done is not written down again. */
+    private final Map<String, Instant> lastDone = new ConcurrentHashMap<>();
 
     AuditLog(AuditMapper entries, Today today) {
         this.entries = entries;
@@ -34,14 +35,18 @@ public class AuditLog {
      * what is read again within ten minutes.
      */
     public void recordOnce(Act act, String subject) {
-        Authentication who = SecurityContextHolder.getContext().getAuthentication();
+        recordOnce(SecurityContextHolder.getContext().getAuthentication().getName(), act, subject, AGAIN);
+    }
+
+    /** Writes down an act of somebody who need not be signed in, once for what they do again within a time. */
+    public void recordOnce(String account, Act act, String subject, Duration within) {
         Instant now = today.now();
-        String key = who.getName() + " " + act + " " + subject;
-        boolean isNew = !lastRead.getOrDefault(key, Instant.EPOCH).plus(AGAIN).isAfter(now);
+        String key = account + " " + act + " " + subject;
+        boolean isNew = lastDone.getOrDefault(key, Instant.EPOCH).isBefore(now);
         if (isNew) {
-            lastRead.values().removeIf(at -> at.plus(AGAIN).isBefore(now));
-            lastRead.put(key, now);
-            record(who.getName(), act, subject);
+            lastDone.values().removeIf(until -> until.isBefore(now));
+            lastDone.put(key, now.plus(within));
+            record(account, act, subject);
         }
     }
 

@@ -10,6 +10,7 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
+import java.time.Duration;
 import java.util.Base64;
 import java.util.HexFormat;
 import net.fortuna.ical4j.model.Calendar;
@@ -81,6 +82,8 @@ class CalendarController {
                 .filter(one -> !one.closed())
                 .orElseThrow(() -> Problems.refused(
                         HttpStatus.NOT_FOUND, "no-such-calendar", "There is no calendar at this address any more."));
+        // A calendar program asks many times a day.
+        audit.recordOnce(colleague.name(), Act.CALENDAR_READ, "follow-ups", Duration.ofDays(1));
         Calendar calendar = new Calendar();
         calendar.add(new ProdId("-//Dipstick//Follow-ups//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);

@@ -6,6 +6,7 @@ import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Reply;
 import dipstick.server.RunningServer.Visitor;
+import dipstick.server.accounts.Role;
 import dipstick.server.outreach.Desks;
 import java.io.ByteArrayInputStream;
 import java.io.StringReader;
@@ -186,6 +187,11 @@ class ExchangeTest {
                 new CalendarBuilder().build(new StringReader(calendar)).getComponents("VEVENT");
         assertThat(events).anyMatch(event -> event.getSummary().getValue().equals("Call: out-1, Going out"));
         assertThat(calendar).doesNotContain("Marl");
+        anybody.get(address);
+        Visitor manager = People.signedIn(Role.MANAGER);
+        assertThat(manager.get("/api/audit?act=CALENDAR_READ").json().get("entries"))
+                .as("asked for twice within a day")
+                .hasSize(1);
         caller.delete("/api/session/calendar");
         assertThat(anybody.get(address).status()).isEqualTo(404);
     }

@@ -6,6 +6,7 @@ import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.DemoAccounts;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.SavedSet;
+import dipstick.server.exchange.Letters;
 import dipstick.server.practice.Today;
 import dipstick.server.records.RecordsSeed;
 import dipstick.server.records.Views;
@@ -36,21 +37,32 @@ class DemoStart implements SmartLifecycle {
             "shingles-vaccination",
             "not-seen-for-three-years");
 
+    /** Of people in the demo, besides the one in which letters come with the product. */
+    private static final List<String> LANGUAGES = List.of("pl", "pt");
+
     private final DemoClock clock;
     private final Accounts accounts;
     private final RecordsSeed records;
     private final CriteriaSets sets;
     private final Sharing sharing;
+    private final Letters letters;
     private final Today today;
     private boolean started;
 
     DemoStart(
-            DemoClock clock, Accounts accounts, RecordsSeed records, CriteriaSets sets, Sharing sharing, Today today) {
+            DemoClock clock,
+            Accounts accounts,
+            RecordsSeed records,
+            CriteriaSets sets,
+            Sharing sharing,
+            Letters letters,
+            Today today) {
         this.clock = clock;
         this.accounts = accounts;
         this.records = records;
         this.sets = sets;
         this.sharing = sharing;
+        this.letters = letters;
         this.today = today;
     }
 
@@ -84,9 +96,22 @@ class DemoStart implements SmartLifecycle {
                 people.stream().map(DemoPerson::record).toList(), DemoPractice.CUSTOM_FIELDS, practice.events(people));
         clock.earlier(Duration.ofDays(7L * DemoPast.WEEKS + 1), () -> {
             SETS.forEach(this::publish);
+            LANGUAGES.forEach(this::addLetter);
             // Last, so that a start that was broken off is begun again.
             DemoAccounts.create(accounts);
         });
+    }
+
+    /** The subject is the first line. */
+    private void addLetter(String language) {
+        try {
+            String[] text = new ClassPathResource("demo/letters/recall." + language + ".txt")
+                    .getContentAsString(StandardCharsets.UTF_8)
+                    .split("\n", 2);
+            letters.add("Recall", language, text[0], text[1].strip());
+        } catch (IOException broken) {
+            throw new IllegalStateException("The demo's letters cannot be read", broken);
+        }
     }
 
     private void publish(String id) {

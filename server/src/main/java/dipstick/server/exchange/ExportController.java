@@ -206,7 +206,7 @@ class ExportController {
                     "nobody-to-write-to",
                     "None of these people has an address on record and may be written to. No label was made.");
         }
-        return paper.labels(addresses);
+        return paper.labels(addresses, out.footer());
     }
 
     private byte[] callSheet(Outgoing out) {

@@ -20,7 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Fills templates in, each person's in their language where there is one, and tells who is left out and why. */
 @Service
-class Letters {
+public class Letters {
     private static final String ENGLISH = "en";
 
     private final ExchangeMapper templates;
@@ -63,6 +63,12 @@ class Letters {
                 () -> templates.update(template),
                 "this template");
         audit.record(Act.LIST_CHANGED, "the letter “" + template.name() + "”, " + template.language());
+    }
+
+    /** Adds a language to a letter, or a new letter. */
+    @Transactional
+    public void add(String name, String language, String subject, String body) {
+        save(new LetterTemplate(name, language, subject, body, 1));
     }
 
     void remove(String name, String language) {

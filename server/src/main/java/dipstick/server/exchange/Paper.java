@@ -58,13 +58,13 @@ final class Paper {
 
     /** Each letter begins a page, with its address where the envelope's window is. */
     byte[] letters(List<Addressed> letters, String sender, String day, String footer) {
-        return print(footer, PageSize.A4, (document, writer) -> {
+        return print(Footer.of(footer), PageSize.A4, (document, writer) -> {
             for (Addressed one : letters) {
                 document.newPage();
                 address(writer, one.lines(), sender);
                 document.add(space(BODY_TOP - MARGIN));
                 document.add(right(day));
-                document.add(new Paragraph(one.letter().subject(), new Font(bold, 11)));
+                document.add(subject(one.letter().subject()));
                 for (String line : one.letter().body().split("\n", -1)) {
                     document.add(new Paragraph(line.isEmpty() ? " " : line, new Font(plain, 11)));
                 }
@@ -82,6 +82,12 @@ final class Paper {
         window.go();
     }
 
+    private Paragraph subject(String words) {
+        Paragraph paragraph = new Paragraph(words, new Font(bold, 11));
+        paragraph.setSpacingAfter(11);
+        return paragraph;
+    }
+
     private Paragraph right(String words) {
         Paragraph paragraph = new Paragraph(words, new Font(plain, 11));
         paragraph.setAlignment(Element.ALIGN_RIGHT);
@@ -95,9 +101,9 @@ final class Paper {
         return paragraph;
     }
 
-    /** Addresses on sheets of 3 by 8 labels, 70 by 37 mm. */
-    byte[] labels(List<List<String>> addresses) {
-        return print("", new Rectangle(PageSize.A4), (document, _) -> {
+    /** Addresses on sheets of 3 by 8 labels, 70 by 37 mm; the footer is on the edge of the lowest ones. */
+    byte[] labels(List<List<String>> addresses, String footer) {
+        return print(new Footer(footer, 4, 2 * MILLIMETRE), new Rectangle(PageSize.A4), (document, _) -> {
             document.setMargins(0, 0, 0, 0);
             document.newPage();
             PdfPTable table = new PdfPTable(LABEL_COLUMNS);
@@ -116,7 +122,7 @@ final class Paper {
 
     /** A table with a heading, as wide as the page lies. */
     byte[] table(String heading, List<String> headers, float[] widths, List<List<String>> rows, String footer) {
-        return print(footer, PageSize.A4.rotate(), (document, _) -> {
+        return print(Footer.of(footer), PageSize.A4.rotate(), (document, _) -> {
             document.add(new Paragraph(heading, new Font(bold, 13)));
             PdfPTable table = new PdfPTable(widths);
             table.setWidthPercentage(100);
@@ -130,11 +136,18 @@ final class Paper {
         });
     }
 
+    /** @param above the lower edge of the page, in points, as its size is */
+    private record Footer(String words, float size, float above) {
+        static Footer of(String words) {
+            return new Footer(words, 7, MARGIN / 2);
+        }
+    }
+
     private interface Writing {
         void on(Document document, PdfWriter writer);
     }
 
-    private byte[] print(String footer, Rectangle page, Writing writing) {
+    private byte[] print(Footer footer, Rectangle page, Writing writing) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (Document document = new Document(page, MARGIN, MARGIN, MARGIN, MARGIN)) {
             PdfWriter writer = PdfWriter.getInstance(document, bytes);
@@ -144,9 +157,9 @@ final class Paper {
                     ColumnText.showTextAligned(
                             at.getDirectContent(),
                             Element.ALIGN_LEFT,
-                            new Phrase(footer, new Font(plain, 7)),
+                            new Phrase(footer.words(), new Font(plain, footer.size())),
                             MARGIN,
-                            MARGIN / 2,
+                            footer.above(),
                             0);
                 }
             });

@@ -41,6 +41,14 @@ record DeskAct(
         REOPENED,
         SET_ASIDE,
         BACK,
-        HANDED_OVER
+        HANDED_OVER;
+
+        /** Whether somebody may be in another hand, or none, after it. */
+        boolean mayMoveHands() {
+            return switch (this) {
+                case TAKEN, LET_GO, GIVEN, HANDED_OVER, ATTEMPT, CLOSED, SET_ASIDE, DONE, LEFT -> true;
+                case JOINED, NOW_TO_CHECK, NOW_ON, NOTE, PLANNED, REOPENED, BACK -> false;
+            };
+        }
     }
 }

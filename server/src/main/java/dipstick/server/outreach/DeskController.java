@@ -26,6 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 class DeskController {
     private final Desk desk;
     private final DeskWork work;
+    private final DeskUndo undo;
     private final PersonLogs logs;
     private final Manners manners;
     private final Outcomes outcomes;
@@ -41,6 +42,7 @@ class DeskController {
     DeskController(
             Desk desk,
             DeskWork work,
+            DeskUndo undo,
             PersonLogs logs,
             Manners manners,
             Outcomes outcomes,
@@ -54,6 +56,7 @@ class DeskController {
             AuditLog audit) {
         this.desk = desk;
         this.work = work;
+        this.undo = undo;
         this.logs = logs;
         this.manners = manners;
         this.outcomes = outcomes;
@@ -122,6 +125,6 @@ class DeskController {
     @DeleteMapping("/work/{batch}")
     WorkDone undo(@PathVariable String set, @PathVariable String batch) {
         sharing.require(set, Right.WORK);
-        return work.undo(set, batch);
+        return undo.undo(set, batch);
     }
 }

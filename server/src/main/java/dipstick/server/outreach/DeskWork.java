@@ -14,8 +14,6 @@ import dipstick.server.together.ListsTouched;
 import dipstick.server.web.Problems;
 import java.time.DateTimeException;
 import java.time.LocalDate;
-import java.time.ZonedDateTime;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -37,8 +35,6 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Service
 class DeskWork {
-    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm");
-
     private final EntryMapper entries;
     private final ActMapper acts;
     private final SetAsideMapper setAsides;
@@ -49,6 +45,7 @@ class DeskWork {
     private final Sharing sharing;
     private final Accounts accounts;
     private final SeenPeople seen;
+    private final LastAct last;
     private final AuditLog audit;
     private final Today today;
     private final TransactionTemplate transaction;
@@ -65,6 +62,7 @@ class DeskWork {
             Sharing sharing,
             Accounts accounts,
             SeenPeople seen,
+            LastAct last,
             AuditLog audit,
             Today today,
             TransactionTemplate transaction,
@@ -79,6 +77,7 @@ class DeskWork {
         this.sharing = sharing;
         this.accounts = accounts;
         this.seen = seen;
+        this.last = last;
         this.audit = audit;
         this.today = today;
         this.transaction = transaction;
@@ -139,78 +138,6 @@ class DeskWork {
         return to;
     }
 
-    /** Takes back what was done at once, unless somebody went on from there. */
-    synchronized WorkDone undo(String set, String batch) {
-        Colleague who = accounts.here();
-        return Objects.requireNonNull(transaction.execute(_ -> {
-            List<DeskAct> done = acts.ofBatch(batch).stream()
-                    .filter(act -> act.setId().equals(set) && act.account().equals(who.name()) && !act.undone())
-                    .toList();
-            if (done.isEmpty()) {
-                throw Problems.refused(
-                        HttpStatus.CONFLICT, "nothing-to-undo", "There is nothing of yours to undo any more.");
-            }
-            List<String> finished = new ArrayList<>();
-            List<Refusal> refused = new ArrayList<>();
-            Set<String> touched = new HashSet<>(Set.of(set));
-            for (DeskAct act : done) {
-                try {
-                    undo(act, touched);
-                    finished.add(act.person());
-                } catch (Refused refusal) {
-                    refused.add(new Refusal(act.person(), refusal.why()));
-                }
-            }
-            events.publishEvent(new ListsTouched(touched));
-            audit.record(Act.LIST_WORKED, set + ": undone, " + String.join(", ", finished));
-            return new WorkDone(finished, refused);
-        }));
-    }
-
-    private void undo(DeskAct act, Set<String> touched) throws Refused {
-        entries.lockPerson(act.person());
-        List<ChangedEntry> changes = acts.changes(act.id());
-        for (ChangedEntry change : changes) {
-            if (entries.get(change.entry()).revision() != change.revision()) {
-                throw new Refused("This went on meanwhile, so it was not undone: " + lastWords(act.person()));
-            }
-        }
-        for (ChangedEntry change : changes) {
-            Entry entry = entries.get(change.entry());
-            touched.add(entry.setId());
-            entries.update(entry.with(
-                    change.state(), change.stepsDone(), change.nextStep(), change.nextOn(), change.changedOn()));
-            acts.isLastAgain(entry.id(), change.revision() - 1, entry.revision() + 1);
-        }
-        switch (act.kind()) {
-            case SET_ASIDE -> setAsides.ofAct(act.id()).forEach(one -> setAsides.end(one.id()));
-            case BACK -> setAsides.ofAct(Long.parseLong(act.outcome())).forEach(one -> setAsides.resume(one.id()));
-            case ATTEMPT -> attempts.strike(act, outcomes.byId().get(act.outcome()));
-            default -> {
-                // Nothing but the entries and the hand was changed.
-            }
-        }
-        if (act.handBefore().isEmpty()) {
-            acts.letGo(act.person());
-        } else {
-            acts.take(new Hand(act.person(), act.handBefore(), today.now()));
-        }
-        acts.undo(act.id());
-    }
-
-    private String lastWords(String person) {
-        return acts.ofPerson(person).stream()
-                .filter(act -> !act.undone())
-                .findFirst()
-                .map(act -> (act.account().isEmpty() ? "the list was read" : accounts.displayName(act.account())) + ", "
-                        + time(act.at().atZone(today.zone())))
-                .orElse("");
-    }
-
-    private static String time(ZonedDateTime at) {
-        return at.format(TIME);
-    }
-
     /** One piece of work, on one person after another. */
     private final class Doing {
         private final String set;
@@ -247,7 +174,7 @@ class DeskWork {
             Optional<Hand> hand = acts.hand(target.person());
             refuseInOtherHands(hand);
             if (work.kind() != Work.Kind.NOTE && entry.revision() != target.revision()) {
-                throw new Refused("This person was gone on with meanwhile: " + lastWords(target.person())
+                throw new Refused("This person was gone on with meanwhile: " + last.words(target.person())
                         + ". What you did was not saved; look at what is new.");
             }
             String handBefore = hand.map(Hand::account).orElse("");
@@ -271,7 +198,7 @@ class DeskWork {
             if (!free && !mayReassign) {
                 Hand other = hand.orElseThrow();
                 throw new Refused(accounts.displayName(other.account()) + " has this person in hand since "
-                        + time(other.since().atZone(today.zone())) + ". Nothing of yours was saved.");
+                        + last.time(other.since()) + ". Nothing of yours was saved.");
             }
         }
 

@@ -111,7 +111,7 @@ class ExchangeTest {
         assertThat(pages(caller.bytes("/api/lists/going-out/out", wanted("LABELS", "", "recall"))))
                 .singleElement()
                 .asString()
-                .contains("2 Eel Lane")
+                .contains("2 Eel Lane", "Person person", "recall")
                 .doesNotContain("4 Eel Lane");
         assertThat(pages(caller.bytes("/api/lists/going-out/out", wanted("CALL_SHEET", "", "recall"))))
                 .singleElement()

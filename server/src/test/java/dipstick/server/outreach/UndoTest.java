@@ -137,6 +137,21 @@ class UndoTest {
     }
 
     @Test
+    void nobody_is_taken_out_of_a_colleagues_hand_by_it() throws Exception {
+        desk.does(
+                "taken", "TAKE", "undo-21", desk.row("undo-21").get("revision").asInt());
+        new Desks(coordinator, "undo").does("GIVE", "undo-21", "to", "\"undo-colleague\"");
+        assertThat(desk.undo("taken").json().at("/refused/0/why").asString())
+                .startsWith("This went on meanwhile, so it was not undone: Person person");
+        assertThat(colleague.row("undo-21").at("/inHand/mine").asBoolean()).isTrue();
+        colleague.does("NOTE", "undo-21", "words", "\"a note moves nobody\"");
+        colleague.does(
+                "go", "LET_GO", "undo-21", desk.row("undo-21").get("revision").asInt());
+        colleague.undo("go");
+        assertThat(colleague.row("undo-21").at("/inHand/mine").asBoolean()).isTrue();
+    }
+
+    @Test
     void what_was_done_to_many_is_taken_back_of_all_but_those_that_went_on() throws Exception {
         List<String> people = new ArrayList<>();
         List<String> targets = new ArrayList<>();

@@ -1,3 +1,4 @@
 export { default as DeskPage } from './DeskPage.vue'
 export { default as OutcomesPanel } from './OutcomesPanel.vue'
+export { default as WorkloadPanel } from './WorkloadPanel.vue'
 export { stepWords } from './words'

@@ -2,7 +2,7 @@
 import { AccountsPanel } from '@/accounts'
 import { AuditPanel } from '@/audit'
 import { LevelsPanel } from '@/levels'
-import { OutcomesPanel } from '@/outreach'
+import { OutcomesPanel, WorkloadPanel } from '@/outreach'
 import { useSession, type Role } from '@/session'
 import { computed, ref } from 'vue'
 
@@ -10,13 +10,14 @@ import { computed, ref } from 'vue'
 const session = useSession()
 
 interface Part {
-  id: 'levels' | 'outcomes' | 'accounts' | 'audit'
+  id: 'levels' | 'workload' | 'outcomes' | 'accounts' | 'audit'
   name: string
   roles: readonly Role[]
 }
 
 const PARTS: readonly Part[] = [
   { id: 'levels', name: 'Levels over time', roles: ['COORDINATOR', 'MANAGER'] },
+  { id: 'workload', name: 'Workload', roles: ['COORDINATOR', 'MANAGER'] },
   { id: 'outcomes', name: 'Outcomes', roles: ['COORDINATOR'] },
   { id: 'accounts', name: 'Accounts', roles: ['ADMINISTRATOR'] },
   { id: 'audit', name: 'Audit log', roles: ['MANAGER', 'ADMINISTRATOR'] },
@@ -45,6 +46,7 @@ const shown = computed(() => chosen.value ?? parts.value[0]?.id)
       </div>
     </div>
     <LevelsPanel v-if="shown === 'levels'" />
+    <WorkloadPanel v-else-if="shown === 'workload'" />
     <OutcomesPanel v-else-if="shown === 'outcomes'" />
     <AccountsPanel v-else-if="shown === 'accounts'" />
     <AuditPanel v-else-if="shown === 'audit'" />

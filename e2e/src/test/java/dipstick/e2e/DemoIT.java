@@ -139,6 +139,10 @@ class DemoIT {
         browser.awaitText("main", "By provider");
         assertThat(browser.graveViolations()).isEmpty();
         picture("levels");
+        browser.click("Workload");
+        browser.awaitText("main", "Tried in 7 days");
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("workload");
         browser.click("Accounts");
         browser.awaitText("main", "Dr Pennifer");
         assertThat(browser.graveViolations()).isEmpty();

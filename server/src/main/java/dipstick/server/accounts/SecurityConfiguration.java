@@ -60,6 +60,8 @@ class SecurityConfiguration {
                         .hasAnyRole(coordinator, caller, clinician)
                         .requestMatchers("/api/letters/**", "/api/mail/sent")
                         .hasRole(coordinator)
+                        .requestMatchers("/api/workload")
+                        .hasAnyRole(coordinator, manager)
                         .requestMatchers("/api/audit")
                         .hasAnyRole(manager, administrator)
                         .requestMatchers("/api/lists/**", "/api/lists-compared", "/api/today")

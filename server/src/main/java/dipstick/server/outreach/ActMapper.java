@@ -124,6 +124,16 @@ interface ActMapper {
     @Select("SELECT person, account, since FROM in_hand WHERE account = #{account} ORDER BY person")
     List<Hand> handsOf(String account);
 
+    /** A number of something of each colleague of whom there is any. */
+    record CountOf(String account, int number) {}
+
+    @Select("SELECT account, COUNT(*) AS number FROM in_hand GROUP BY account")
+    List<CountOf> inHand();
+
+    @Select("SELECT account, COUNT(*) AS number FROM outreach_act"
+            + " WHERE kind = 'ATTEMPT' AND NOT undone AND on_day > #{after} GROUP BY account")
+    List<CountOf> attemptsAfter(LocalDate after);
+
     @Update("MERGE INTO in_hand (person, account, since) KEY (person) VALUES (#{person}, #{account}, #{since})")
     int take(Hand hand);
 

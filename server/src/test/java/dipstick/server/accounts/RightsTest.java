@@ -74,6 +74,7 @@ class RightsTest {
         "/api/lists/none/out/mail, POST, CO CA CL MA",
         "/api/today, GET, CO CA CL MA",
         "/api/lists/none/levels, GET, CO CA CL MA",
+        "/api/workload, GET, CO MA",
         "/api/audit, GET, MA AD",
         "/api/sharing/none, GET, CO",
         "/api/sharing/none, PUT, CO",

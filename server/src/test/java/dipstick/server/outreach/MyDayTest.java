@@ -57,6 +57,19 @@ class MyDayTest {
                 .containsExactly("day-3");
         assertThat(People.caller().get("/api/today").text()).doesNotContain("Day list");
 
+        assertThat(coordinator
+                        .get("/api/workload")
+                        .json()
+                        .valueStream()
+                        .filter(one -> one.get("name").asString().equals("Person day-caller"))
+                        .map(one -> one.get("inHand").asInt() + " in hand, "
+                                + one.get("attemptsOfWeek").asInt() + " tried, " + one.get("lists")))
+                .containsExactly("2 in hand, 0 tried, [{\"list\":\"Day list\",\"due\":2,\"ahead\":0}]");
+        new Desks(caller, "day-list").does("ATTEMPT", "day-1", "outcome", "\"no-answer\"");
+        assertThat(coordinator.get("/api/workload").text())
+                .contains("\"attemptsOfWeek\":1,\"attemptsOfFourWeeks\":1,"
+                        + "\"lists\":[{\"list\":\"Day list\",\"due\":1,\"ahead\":1}]");
+
         JsonNode levels = coordinator.get("/api/lists/day-list/levels").json();
         assertThat(levels.at("/levels/0/onList").asInt()).isEqualTo(3);
         assertThat(levels.at("/bySite/0/open").asInt()).isEqualTo(3);

@@ -1,0 +1,88 @@
+import { button, serving, shown } from '@/testing'
+import { flushPromises } from '@vue/test-utils'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import PracticePage from './PracticePage.vue'
+
+const LOADS = [
+  {
+    name: 'Ines Wray',
+    closed: false,
+    inHand: 12,
+    attemptsOfWeek: 20,
+    attemptsOfFourWeeks: 61,
+    lists: [
+      { list: 'Kidney', due: 4, ahead: 0 },
+      { list: 'Shingles', due: 1, ahead: 7 },
+    ],
+  },
+  {
+    name: 'Old Hand',
+    closed: true,
+    inHand: 0,
+    attemptsOfWeek: 0,
+    attemptsOfFourWeeks: 3,
+    lists: [],
+  },
+]
+
+afterEach(() => {
+  vi.unstubAllGlobals()
+  document.body.innerHTML = ''
+})
+
+async function practice(roles: string[], loads: object[] = LOADS) {
+  serving({
+    'GET /api/lists': [],
+    'GET /api/workload': loads,
+    'GET /api/outcomes': { revision: 1, outcomes: [] },
+    'GET /api/colleagues': { colleagues: [], groups: {} },
+    'GET /api/accounts': [],
+    'GET /api/audit': { acts: [], entries: [], more: false },
+  })
+  Object.defineProperty(document, 'fonts', {
+    configurable: true,
+    value: { ready: Promise.resolve() },
+  })
+  return shown(PracticePage, {}, { name: 'somebody', roles })
+}
+
+describe('the parts of the practice', () => {
+  it.each([
+    [['MANAGER'], ['Levels over time', 'Workload', 'Audit log']],
+    [['COORDINATOR'], ['Levels over time', 'Workload', 'Outcomes']],
+    [['ADMINISTRATOR'], ['Accounts', 'Audit log']],
+    [
+      ['COORDINATOR', 'ADMINISTRATOR'],
+      ['Levels over time', 'Workload', 'Outcomes', 'Accounts', 'Audit log'],
+    ],
+  ])('for %j are %j', async (roles, parts) => {
+    const wrapper = await practice(roles)
+    const shownParts = wrapper.findAll('.parts button').map((one) => one.text())
+    expect(shownParts).toEqual(parts)
+  })
+})
+
+describe('the workload', () => {
+  it('says of each colleague what is in hand, what is due, and what was tried', async () => {
+    const wrapper = await practice(['MANAGER'])
+    await button(wrapper, 'Workload').trigger('click')
+    await flushPromises()
+    const rows = wrapper.findAll('tbody tr').map((row) =>
+      row
+        .findAll('td')
+        .map((cell) => cell.text().replace(/\s+/g, ' '))
+        .join(' | '),
+    )
+    expect(rows).toEqual([
+      'Ines Wray | 12 | 20 | 61 | Kidney: 4 dueShingles: 1 due, 7 ahead',
+      'Old Hand, closed | 0 | 0 | 3 | ',
+    ])
+  })
+
+  it('says where work begins while there is none', async () => {
+    const wrapper = await practice(['MANAGER'], [])
+    await button(wrapper, 'Workload').trigger('click')
+    await flushPromises()
+    expect(wrapper.text()).toContain('Work begins at the desk of a list.')
+  })
+})

@@ -5,19 +5,19 @@ import { OutDialog } from '@/exchange'
 import { ReadingsDialog } from '@/lists'
 import { useSession } from '@/session'
 import { SharingDialog } from '@/sharing'
-import { count } from '@/stick'
 import { useVeil } from '@/veil'
 import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import { computed, nextTick, ref, shallowRef, toRef, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import { sorted, type ColumnId } from './columns'
+import DeskQueues from './DeskQueues.vue'
 import DeskTable from './DeskTable.vue'
 import GiveDialog from './GiveDialog.vue'
 import { isTyped } from './keys'
 import KeysDialog from './KeysDialog.vue'
 import MannerDialog from './MannerDialog.vue'
+import MarkedBar from './MarkedBar.vue'
 import PersonInHand from './PersonInHand.vue'
 import PlanDialog from './PlanDialog.vue'
 import { isIn, nextToTake, QUEUES, type DeskRow, type QueueId } from './queues'
@@ -343,44 +343,26 @@ watch(outShown, (isShown) => {
     </div>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <template v-if="desk">
-      <div class="queues">
-        <div role="toolbar" aria-label="Queues">
-          <button
-            v-for="one in counts"
-            :key="one.id"
-            class="queue"
-            :aria-pressed="one.id === queue"
-            :data-queue="one.id"
-            @click="queue = one.id"
-          >
-            {{ one.name }} <strong>{{ count(one.people) }}</strong>
-          </button>
-        </div>
-        <select v-if="parts.length" v-model="part" class="plain" aria-label="Part of the list">
-          <option value="">the whole list</option>
-          <option v-for="one in parts" :key="one.name" :value="one.name">{{ one.name }}</option>
-        </select>
-        <InputText
-          id="find-on-desk"
-          v-model="find"
-          size="small"
-          placeholder="Find (/)"
-          aria-label="Find on this list"
-          @keydown.esc="find = ''"
-          @keydown.enter="step(1)"
-        />
-      </div>
+      <DeskQueues
+        v-model:queue="queue"
+        v-model:part="part"
+        v-model:find="find"
+        :queues="counts"
+        :parts="parts.map((one) => one.name)"
+        @found="step(1)"
+      />
       <div class="sides">
         <div class="queue-side">
-          <div v-if="marked.size && mayWork" class="bulk" role="status">
-            {{ count(targets.length) }} marked:
-            <Button size="small" text label="Take" @click="about('TAKE', 'Taken')" />
-            <Button size="small" text label="Give to…" @click="shown = 'give'" />
-            <Button size="small" text label="Letter…" @click="shown = 'out'" />
-            <Button size="small" text label="Set aside…" @click="shown = 'aside'" />
-            <Button size="small" text label="Close…" @click="shown = 'close'" />
-            <button class="word" @click="marked = new Set()">mark nobody</button>
-          </div>
+          <MarkedBar
+            v-if="marked.size && mayWork"
+            :people="targets.length"
+            @take="about('TAKE', 'Taken')"
+            @give="shown = 'give'"
+            @letter="shown = 'out'"
+            @aside="shown = 'aside'"
+            @close="shown = 'close'"
+            @nobody="marked = new Set()"
+          />
           <DeskTable
             v-model:marked="marked"
             :rows="rows"
@@ -485,38 +467,6 @@ watch(outShown, (isShown) => {
   margin-bottom: 4px;
 }
 
-.queues {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  margin-bottom: 6px;
-}
-
-.queues > [role='toolbar'] {
-  display: flex;
-  flex-wrap: wrap;
-  flex: 1;
-  gap: 2px;
-}
-
-.queue {
-  border: 0;
-  border-bottom: 2px solid transparent;
-  background: none;
-  color: var(--ink);
-  padding: 3px 7px;
-  cursor: pointer;
-}
-
-.queue[aria-pressed='true'] {
-  border-bottom-color: var(--amber);
-  background: #efe7d4;
-}
-
-.queues :deep(input) {
-  width: 120px;
-}
-
 .sides {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 430px;
@@ -535,14 +485,5 @@ watch(outShown, (isShown) => {
   margin: 4px 6px 0;
   min-height: 20px;
   color: var(--soft-ink);
-}
-
-.bulk {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 2px;
-  background: #edf3ee;
-  padding: 2px 8px;
 }
 </style>

@@ -58,12 +58,16 @@ export function serving(answers: Record<string, Answer | ((asked: Asked) => Answ
   return all
 }
 
+/** What was shown last; it would go on listening to keys. */
+let before: VueWrapper | undefined
+
 /** Shows a component as the application would, with who is signed in and the practice's today. */
 export async function shown(
   component: Component,
   props: Record<string, unknown>,
   who: { name: string; roles: string[] } = { name: 'orla', roles: ['COORDINATOR'] },
 ): Promise<VueWrapper> {
+  before?.unmount()
   // Which no page without a screen has.
   window.matchMedia = ((query: string) => ({
     matches: false,
@@ -98,6 +102,7 @@ export async function shown(
       stubs: { Dialog: PlainDialog, Chart: PlainChart },
     },
   })
+  before = wrapper
   await flushPromises()
   return wrapper
 }

@@ -1,6 +1,7 @@
 package dipstick.server.database;
 
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -10,6 +11,11 @@ public final class Chunks {
     public static final int MOST = 10_000;
 
     private Chunks() {}
+
+    /** One text of each, as an array that goes to the database. */
+    public static <T> String[] texts(List<T> all, Function<T, String> of) {
+        return all.stream().map(of).toArray(String[]::new);
+    }
 
     /** The list in pieces, none of them empty. */
     public static <T> Stream<List<T>> of(List<T> all) {

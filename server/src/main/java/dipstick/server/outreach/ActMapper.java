@@ -40,9 +40,7 @@ interface ActMapper {
     default void insertAll(List<DeskAct> acts) {
         Chunks.of(acts)
                 .forEach(some -> insertColumns(
-                        some.getFirst(),
-                        some.stream().map(DeskAct::person).toArray(String[]::new),
-                        some.stream().map(DeskAct::words).toArray(String[]::new)));
+                        some.getFirst(), Chunks.texts(some, DeskAct::person), Chunks.texts(some, DeskAct::words)));
     }
 
     /** @param first for what is the same of all */

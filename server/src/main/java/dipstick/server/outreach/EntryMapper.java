@@ -3,7 +3,6 @@ package dipstick.server.outreach;
 import dipstick.server.database.Chunks;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -53,15 +52,11 @@ interface EntryMapper {
         Chunks.of(joined)
                 .forEach(some -> insertColumns(
                         some.getFirst(),
-                        column(some, Entry::person),
-                        column(some, entry -> entry.standing().name()),
-                        column(some, Entry::dueOn),
-                        column(some, Entry::band),
-                        column(some, Entry::why)));
-    }
-
-    private static String[] column(List<Entry> entries, Function<Entry, String> field) {
-        return entries.stream().map(field).toArray(String[]::new);
+                        Chunks.texts(some, Entry::person),
+                        Chunks.texts(some, entry -> entry.standing().name()),
+                        Chunks.texts(some, Entry::dueOn),
+                        Chunks.texts(some, Entry::band),
+                        Chunks.texts(some, Entry::why)));
     }
 
     /** @param first for what is the same of all */

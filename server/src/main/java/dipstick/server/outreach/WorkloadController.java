@@ -38,7 +38,12 @@ class WorkloadController {
      * @param lists what is due by today, and ahead, of those in hand
      */
     record Load(
-            String name, boolean closed, int inHand, int attemptsOfWeek, int attemptsOfFourWeeks, List<WorkedList> lists) {}
+            String name,
+            boolean closed,
+            int inHand,
+            int attemptsOfWeek,
+            int attemptsOfFourWeeks,
+            List<WorkedList> lists) {}
 
     /** Of everybody who has somebody in hand, or tried to reach somebody in the last four weeks, by name. */
     @GetMapping("/api/workload")

@@ -3,7 +3,6 @@ package dipstick.server.readings;
 import dipstick.server.database.Chunks;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -76,15 +75,11 @@ interface ReadingMapper {
         Chunks.of(members)
                 .forEach(some -> insertMemberColumns(
                         reading,
-                        column(some, ReadMember::person),
-                        column(some, ReadMember::state),
-                        column(some, ReadMember::dueOn),
-                        column(some, ReadMember::band),
-                        column(some, ReadMember::why)));
-    }
-
-    private static String[] column(List<ReadMember> members, Function<ReadMember, String> field) {
-        return members.stream().map(field).toArray(String[]::new);
+                        Chunks.texts(some, ReadMember::person),
+                        Chunks.texts(some, ReadMember::state),
+                        Chunks.texts(some, ReadMember::dueOn),
+                        Chunks.texts(some, ReadMember::band),
+                        Chunks.texts(some, ReadMember::why)));
     }
 
     @Insert("""

@@ -1,0 +1,186 @@
+import { button, serving, shown, type Asked } from '@/testing'
+import { deskRow } from '@/testing/rows'
+import { flushPromises, type VueWrapper } from '@vue/test-utils'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import DeskPage from './DeskPage.vue'
+
+type Work = { kind: string; people: { person: string }[]; outcome: string; words: string }
+
+const THEIRS = { account: 'ines', name: 'Ines Wray', mine: false, since: '' }
+const ROWS = [
+  deskRow('Ardle', { due: 'never', inHand: THEIRS }),
+  deskRow('Marl', { due: '2026-01-01' }),
+  deskRow('Quill', { due: '2026-02-01', heldBack: 'Asked not to be contacted.' }),
+  deskRow('Tove', {
+    due: '2026-03-01',
+    person: { ...deskRow('Tove').person, site: 'Harbour Row' },
+  }),
+  deskRow('Vask', { due: '2026-04-01', nextOn: '2026-12-24' }),
+  deskRow('Wend', { due: '2026-05-01', state: 'DONE' }),
+]
+const DESK = {
+  name: 'Kidney',
+  purpose: '',
+  readOn: '2026-11-25',
+  right: 'WORK',
+  outcomes: [
+    { id: 'reached', name: 'Reached', effect: 'REACHED', place: 1, inUse: true },
+    { id: 'old', name: 'Sent pigeon', effect: 'SENT', place: 2, inUse: false },
+    { id: 'no-answer', name: 'No answer', effect: 'NOT_REACHED', place: 3, inUse: true },
+  ],
+  manner: {
+    plan: { steps: [{ step: 'CALL', afterDays: 0 }], afterReached: 14, afterBooked: 7 },
+    hold: { appointmentDays: 60, reachedDays: 14, doNotContact: true, noWay: true },
+    parts: [] as object[],
+  },
+  mannerRevision: 0,
+  told: 0,
+  rows: ROWS,
+}
+
+beforeEach(() => {
+  Object.defineProperty(HTMLElement.prototype, 'clientHeight', { configurable: true, value: 600 })
+})
+afterEach(() => {
+  vi.unstubAllGlobals()
+  document.body.innerHTML = ''
+})
+
+async function desk(is: Partial<typeof DESK> = {}) {
+  const people = Object.fromEntries(
+    ROWS.flatMap((row) => [
+      [
+        `GET /api/lists/kidney/people/${row.person.id}`,
+        { person: row.person, details: [], criteria: [], records: [], windows: [] },
+      ],
+      [`GET /api/lists/kidney/desk/people/${row.person.id}`, { lists: [], acts: [] }],
+    ]),
+  )
+  const asked = serving({
+    'GET /api/lists/kidney/desk': { ...DESK, ...is },
+    'GET /api/lists/kidney/desk/views': [],
+    'GET /api/colleagues': { colleagues: [], groups: {} },
+    'POST /api/lists/kidney/desk/work': (one: Asked) => ({
+      done: (one.body as Work).people.map((person) => person.person),
+      refused: [],
+    }),
+    ...people,
+  })
+  const wrapper = await shown(DeskPage, { id: 'kidney' }, { name: 'tam', roles: ['CALLER'] })
+  await flushPromises()
+  const works = () => asked.filter((one) => one.method === 'POST').map((one) => one.body as Work)
+  return { wrapper, works }
+}
+
+async function press(key: string, target: EventTarget = document.body) {
+  target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
+  await flushPromises()
+}
+
+function inHand(wrapper: VueWrapper): string {
+  return wrapper.find('.in-hand h2').text()
+}
+
+function people(wrapper: VueWrapper): string[] {
+  return wrapper.findAll('[data-row]').map((one) => one.attributes('data-row') ?? '')
+}
+
+describe('the desk', () => {
+  it('opens on those who are to be tried today, most urgent first', async () => {
+    const { wrapper } = await desk()
+    expect(people(wrapper)).toEqual(['Ardle', 'Marl', 'Tove'])
+    const counts = Object.fromEntries(
+      wrapper
+        .findAll('[data-queue]')
+        .map((one) => [one.attributes('data-queue'), one.find('strong').text()]),
+    )
+    expect(counts).toMatchObject({ open: '3', nobodys: '2', held: '1', waiting: '1', done: '1' })
+  })
+
+  it('takes the next who is free, and passes over whom a colleague has', async () => {
+    const { wrapper, works } = await desk()
+    expect(inHand(wrapper)).toBe('Ardle, Ada')
+    await press('n')
+    expect(works()).toMatchObject([{ kind: 'TAKE', people: [{ person: 'Marl' }] }])
+    expect(inHand(wrapper)).toBe('Marl, Ada')
+    expect(wrapper.find('.told').text()).toContain('Taken: Marl, Ada')
+  })
+
+  it('logs an outcome by its digit, with the note that was written', async () => {
+    const { wrapper, works } = await desk()
+    await press('ArrowDown')
+    await wrapper.find('textarea').setValue(' rang twice ')
+    await press('2')
+    expect(works()).toMatchObject([
+      { kind: 'ATTEMPT', people: [{ person: 'Marl' }], outcome: 'no-answer', words: 'rang twice' },
+    ])
+    await press('9')
+    expect(works()).toHaveLength(1)
+  })
+
+  it('does nothing by letters that are typed', async () => {
+    const { wrapper, works } = await desk()
+    const field = wrapper.find('#find-on-desk')
+    await press('n', field.element)
+    await press('1', wrapper.find('textarea').element)
+    expect(works()).toEqual([])
+    await field.setValue('tove')
+    expect(people(wrapper)).toEqual(['Tove'])
+    await field.setValue('nobody of this name')
+    expect(wrapper.text()).toContain('Nobody here matches “nobody of this name”.')
+  })
+
+  it('does things about all that are marked', async () => {
+    const { wrapper, works } = await desk()
+    await press('ArrowDown')
+    await press('x')
+    await press('ArrowDown')
+    await press('x')
+    expect(wrapper.find('.bulk').text()).toContain('2 marked')
+    await button(wrapper, 'Take').trigger('click')
+    await flushPromises()
+    expect(works()).toMatchObject([
+      { kind: 'TAKE', people: [{ person: 'Marl' }, { person: 'Tove' }] },
+    ])
+    expect(wrapper.find('.bulk').exists()).toBe(false)
+  })
+
+  it('sets aside with a reason, and closes with one', async () => {
+    const { wrapper, works } = await desk()
+    await press('ArrowDown')
+    await press('s')
+    await wrapper.find('#reason').setValue('abroad')
+    await wrapper.find('[role=dialog] form').trigger('submit')
+    await flushPromises()
+    await press('d')
+    await wrapper.find('[role=dialog] form').trigger('submit')
+    await flushPromises()
+    expect(works()).toMatchObject([
+      { kind: 'SET_ASIDE', words: 'abroad' },
+      { kind: 'CLOSE', words: 'No response' },
+    ])
+  })
+
+  it('opens on the part that is given to whoever sits down', async () => {
+    const parts = [
+      { name: 'Harbour', sites: ['Harbour Row'], providers: [], colleagues: ['tam'] },
+      { name: 'Mill', sites: ['mill lane'], providers: [], colleagues: ['ines'] },
+    ]
+    const { wrapper } = await desk({ manner: { ...DESK.manner, parts } })
+    expect(people(wrapper)).toEqual(['Tove'])
+    await wrapper.find('[aria-label="Part of the list"]').setValue('Mill')
+    expect(people(wrapper)).toEqual(['Ardle', 'Marl'])
+  })
+
+  it('is only looked at by who may not work it', async () => {
+    const { wrapper, works } = await desk({ right: 'VIEW' })
+    for (const key of ['n', 't', '1', 's', 'd', 'g', 'u']) {
+      await press(key)
+    }
+    expect(works()).toEqual([])
+    expect(wrapper.find('[role=dialog]').exists()).toBe(false)
+    await press('ArrowDown')
+    expect(inHand(wrapper)).toBe('Marl, Ada')
+    expect(wrapper.text()).not.toContain('How it is worked')
+  })
+})

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { count } from '@/stick'
+import InputText from 'primevue/inputtext'
+import type { Queue, QueueId } from './queues'
+
+/** The piles of the desk with how many are in each, the part of the list, and what is looked for in them. */
+const queue = defineModel<QueueId>('queue', { required: true })
+const part = defineModel<string>('part', { required: true })
+const find = defineModel<string>('find', { required: true })
+const { queues, parts } = defineProps<{
+  queues: readonly (Queue & { people: number })[]
+  /** The names of the parts that the list is cut into. */
+  parts: readonly string[]
+}>()
+const emit = defineEmits<{ found: [] }>()
+</script>
+
+<template>
+  <div class="queues">
+    <div role="toolbar" aria-label="Queues">
+      <button
+        v-for="one in queues"
+        :key="one.id"
+        class="queue"
+        :aria-pressed="one.id === queue"
+        :data-queue="one.id"
+        @click="queue = one.id"
+      >
+        {{ one.name }} <strong>{{ count(one.people) }}</strong>
+      </button>
+    </div>
+    <select v-if="parts.length" v-model="part" class="plain" aria-label="Part of the list">
+      <option value="">the whole list</option>
+      <option v-for="name in parts" :key="name" :value="name">{{ name }}</option>
+    </select>
+    <InputText
+      id="find-on-desk"
+      v-model="find"
+      size="small"
+      placeholder="Find (/)"
+      aria-label="Find on this list"
+      @keydown.esc="find = ''"
+      @keydown.enter="emit('found')"
+    />
+  </div>
+</template>
+
+<style scoped>
+.queues {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin-bottom: 6px;
+}
+
+[role='toolbar'] {
+  display: flex;
+  flex-wrap: wrap;
+  flex: 1;
+  gap: 2px;
+}
+
+.queue {
+  border: 0;
+  border-bottom: 2px solid transparent;
+  background: none;
+  color: var(--ink);
+  padding: 3px 7px;
+  cursor: pointer;
+}
+
+.queue[aria-pressed='true'] {
+  border-bottom-color: var(--amber);
+  background: #efe7d4;
+}
+
+.queues :deep(input) {
+  width: 120px;
+}
+</style>

@@ -1,4 +1,4 @@
-import { button, serving, shown } from '@/testing'
+import { button, clear, serving, shown } from '@/testing'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import AuditPanel from './AuditPanel.vue'
@@ -6,7 +6,7 @@ import AuditPanel from './AuditPanel.vue'
 afterEach(() => {
   vi.useRealTimers()
   vi.unstubAllGlobals()
-  document.body.innerHTML = ''
+  clear()
 })
 
 function entry(id: number, act: string, subject: string) {

@@ -1,4 +1,4 @@
-import { button, Refusal, serving, shown, type Asked } from '@/testing'
+import { type Asked, button, clear, Refusal, serving, shown } from '@/testing'
 import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import OutDialog from './OutDialog.vue'
@@ -6,7 +6,7 @@ import OutDialog from './OutDialog.vue'
 afterEach(() => {
   vi.unstubAllGlobals()
   vi.restoreAllMocks()
-  document.body.innerHTML = ''
+  clear()
 })
 
 const PEOPLE = ['Marl', 'Vask']

@@ -1,4 +1,4 @@
-import { serving, shown } from '@/testing'
+import { clear, serving, shown } from '@/testing'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import LevelsPanel from './LevelsPanel.vue'
@@ -29,7 +29,7 @@ beforeEach(() => {
 })
 afterEach(() => {
   vi.unstubAllGlobals()
-  document.body.innerHTML = ''
+  clear()
 })
 
 async function panel() {

@@ -1,4 +1,4 @@
-import { button, Refusal, serving, shown } from '@/testing'
+import { button, clear, Refusal, serving, shown } from '@/testing'
 import { deskRow } from '@/testing/rows'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
@@ -61,7 +61,7 @@ const PLAN = {
 
 afterEach(() => {
   vi.unstubAllGlobals()
-  document.body.innerHTML = ''
+  clear()
 })
 
 async function dialog(answers: Record<string, unknown> = {}, mayChange = true) {

@@ -1,4 +1,4 @@
-import { button, serving, shown, type Asked } from '@/testing'
+import { type Asked, button, clear, serving, shown } from '@/testing'
 import { deskRow } from '@/testing/rows'
 import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
@@ -43,7 +43,7 @@ beforeEach(() => {
 })
 afterEach(() => {
   vi.unstubAllGlobals()
-  document.body.innerHTML = ''
+  clear()
 })
 
 async function desk(is: Partial<typeof DESK> = {}) {

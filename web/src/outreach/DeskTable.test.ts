@@ -1,4 +1,4 @@
-import { shown } from '@/testing'
+import { clear, shown } from '@/testing'
 import { deskRow } from '@/testing/rows'
 import { useVeil } from '@/veil'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
@@ -18,7 +18,7 @@ beforeEach(() => {
   Object.defineProperty(HTMLElement.prototype, 'clientHeight', { configurable: true, value: 600 })
 })
 afterEach(() => {
-  document.body.innerHTML = ''
+  clear()
   sessionStorage.clear()
 })
 

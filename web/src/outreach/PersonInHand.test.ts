@@ -1,4 +1,4 @@
-import { button, serving, shown } from '@/testing'
+import { button, clear, serving, shown } from '@/testing'
 import { deskRow } from '@/testing/rows'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import PersonInHand from './PersonInHand.vue'
@@ -32,7 +32,7 @@ const OTHER = {
 
 afterEach(() => {
   vi.unstubAllGlobals()
-  document.body.innerHTML = ''
+  clear()
 })
 
 async function inHand(is: Partial<DeskRow> = {}, { lists = LISTS, mayWork = true } = {}) {

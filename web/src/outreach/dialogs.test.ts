@@ -1,4 +1,4 @@
-import { button, Refusal, serving, shown } from '@/testing'
+import { button, clear, Refusal, serving, shown } from '@/testing'
 import { deskRow } from '@/testing/rows'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
@@ -11,7 +11,7 @@ import ReasonDialog from './ReasonDialog.vue'
 
 afterEach(() => {
   vi.unstubAllGlobals()
-  document.body.innerHTML = ''
+  clear()
 })
 
 const COLLEAGUES = {

@@ -1,4 +1,4 @@
-import { serving, shown } from '@/testing'
+import { clear, serving, shown } from '@/testing'
 import { deskRow } from '@/testing/rows'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
@@ -6,7 +6,7 @@ import PersonStanding from './PersonStanding.vue'
 
 afterEach(() => {
   vi.unstubAllGlobals()
-  document.body.innerHTML = ''
+  clear()
 })
 
 const VIEW = { person: deskRow('Marl').person, details: [], criteria: [], records: [], windows: [] }

@@ -1,4 +1,4 @@
-import { button, serving, shown } from '@/testing'
+import { button, clear, serving, shown } from '@/testing'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import PracticePage from './PracticePage.vue'
@@ -27,7 +27,7 @@ const LOADS = [
 
 afterEach(() => {
   vi.unstubAllGlobals()
-  document.body.innerHTML = ''
+  clear()
 })
 
 async function practice(roles: string[], loads: object[] = LOADS) {

@@ -1,4 +1,4 @@
-import { button, serving, shown } from '@/testing'
+import { button, clear, serving, shown } from '@/testing'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import ImportFile from './ImportFile.vue'
@@ -43,7 +43,7 @@ class Sending {
 
 afterEach(() => {
   vi.unstubAllGlobals()
-  document.body.innerHTML = ''
+  clear()
 })
 
 async function sent(checked: Partial<typeof CHECKED>, taken: Partial<typeof CHECKED> = {}) {

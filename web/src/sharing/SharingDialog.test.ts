@@ -1,11 +1,11 @@
-import { button, Refusal, serving, shown } from '@/testing'
+import { button, clear, Refusal, serving, shown } from '@/testing'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import SharingDialog from './SharingDialog.vue'
 
 afterEach(() => {
   vi.unstubAllGlobals()
-  document.body.innerHTML = ''
+  clear()
 })
 
 const SHARED = {

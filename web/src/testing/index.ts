@@ -61,13 +61,20 @@ export function serving(answers: Record<string, Answer | ((asked: Asked) => Answ
 /** What was shown last; it would go on listening to keys. */
 let before: VueWrapper | undefined
 
+/** Takes it away, before what it stood in. */
+export function clear(): void {
+  before?.unmount()
+  before = undefined
+  document.body.innerHTML = ''
+}
+
 /** Shows a component as the application would, with who is signed in and the practice's today. */
 export async function shown(
   component: Component,
   props: Record<string, unknown>,
   who: { name: string; roles: string[] } = { name: 'orla', roles: ['COORDINATOR'] },
 ): Promise<VueWrapper> {
-  before?.unmount()
+  clear()
   // Which no page without a screen has.
   window.matchMedia = ((query: string) => ({
     matches: false,

@@ -1,4 +1,4 @@
-import { serving, shown } from '@/testing'
+import { clear, serving, shown } from '@/testing'
 import { deskRow } from '@/testing/rows'
 import { useVeil } from '@/veil'
 import { nextTick } from 'vue'
@@ -7,7 +7,7 @@ import TodayPage from './TodayPage.vue'
 
 afterEach(() => {
   vi.unstubAllGlobals()
-  document.body.innerHTML = ''
+  clear()
   sessionStorage.clear()
 })
 

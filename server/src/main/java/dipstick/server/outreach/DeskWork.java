@@ -38,6 +38,7 @@ class DeskWork {
     private final EntryMapper entries;
     private final ActMapper acts;
     private final SetAsideMapper setAsides;
+    private final Holding holding;
     private final Manners manners;
     private final Outcomes outcomes;
     private final Attempts attempts;
@@ -55,6 +56,7 @@ class DeskWork {
             EntryMapper entries,
             ActMapper acts,
             SetAsideMapper setAsides,
+            Holding holding,
             Manners manners,
             Outcomes outcomes,
             Attempts attempts,
@@ -70,6 +72,7 @@ class DeskWork {
         this.entries = entries;
         this.acts = acts;
         this.setAsides = setAsides;
+        this.holding = holding;
         this.manners = manners;
         this.outcomes = outcomes;
         this.attempts = attempts;
@@ -288,7 +291,7 @@ class DeskWork {
             refuseUnlessOpen(entry);
             long id = log(entry, DeskAct.Kind.CLOSED, work.words(), handBefore);
             change(id, entry, entry.ended(Entry.State.CLOSED, day));
-            letGoUnlessOpen(entry.person());
+            holding.endUnlessNeeded(entry.person());
         }
 
         private void reopen(Entry entry, String handBefore) throws Refused {
@@ -362,12 +365,6 @@ class DeskWork {
                         entry.state() == Entry.State.CLOSED
                                 ? "This person was closed on this list. Open them again first."
                                 : "This person is not on the list any more: " + entry.why());
-            }
-        }
-
-        private void letGoUnlessOpen(String person) {
-            if (entries.ofPerson(person).stream().noneMatch(Entry::isOpen)) {
-                acts.letGo(person);
             }
         }
 

@@ -33,6 +33,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 class ListKeeper {
     private final EntryMapper entries;
     private final ActMapper acts;
+    private final Holding holding;
     private final Manners manners;
     private final Readings readings;
     private final CriteriaSets sets;
@@ -43,6 +44,7 @@ class ListKeeper {
     ListKeeper(
             EntryMapper entries,
             ActMapper acts,
+            Holding holding,
             Manners manners,
             Readings readings,
             CriteriaSets sets,
@@ -51,6 +53,7 @@ class ListKeeper {
             ApplicationEventPublisher events) {
         this.entries = entries;
         this.acts = acts;
+        this.holding = holding;
         this.manners = manners;
         this.readings = readings;
         this.sets = sets;
@@ -145,10 +148,7 @@ class ListKeeper {
         entries.update(entry.standing(Entry.Standing.OFF, why)
                 .ended(done ? Entry.State.DONE : Entry.State.LEFT, reading.asOf()));
         log(reading, entry.person(), done ? DeskAct.Kind.DONE : DeskAct.Kind.LEFT, why, batch);
-        boolean openElsewhere = entries.ofPerson(entry.person()).stream().anyMatch(Entry::isOpen);
-        if (!openElsewhere) {
-            acts.letGo(entry.person());
-        }
+        holding.endUnlessNeeded(entry.person());
     }
 
     private static String why(Map<String, ReadChange> changes, String person, String otherwise) {

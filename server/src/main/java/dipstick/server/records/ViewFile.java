@@ -60,15 +60,16 @@ class ViewFile {
     }
 
     /** Writes what is still to be written, and waits for what is being written. */
-    synchronized void finish() {
+    void finish() {
         writeLatest();
     }
 
-    private void writeLatest() {
+    /** In one piece, so that nobody who waits for it finds that it was taken but is not written yet. */
+    private synchronized void writeLatest() {
         latest.getAndSet(Optional.empty()).ifPresent(this::write);
     }
 
-    private synchronized void write(Unwritten view) {
+    private void write(Unwritten view) {
         try {
             Snapshot.write(file, view.stamp(), view.content());
         } catch (IOException unwritable) {

@@ -36,10 +36,10 @@ class AtOnceTest {
         StringBuilder people = new StringBuilder("id,phone\n");
         for (int i = 0; i < PEOPLE; i++) {
             people.append("race-").append(i).append(",1\n");
-            people.append("read-at-once-").append(i).append(",1\n");
+            people.append("same-time-").append(i).append(",1\n");
         }
         People.bringIn(coordinator, "PEOPLE", people.toString());
-        for (String list : List.of("race", "read-at-once")) {
+        for (String list : List.of("race", "same-time")) {
             People.publish(
                     coordinator,
                     list,
@@ -133,23 +133,23 @@ class AtOnceTest {
 
     @Test
     void what_is_logged_while_the_list_is_read_is_neither_lost_nor_overwritten() throws Exception {
-        Desks desk = new Desks(coordinator, "read-at-once");
-        int revision = desk.row("read-at-once-0").get("revision").asInt();
+        Desks desk = new Desks(coordinator, "same-time");
+        int revision = desk.row("same-time-0").get("revision").asInt();
         Visitor caller = CALLING.getFirst();
         List<Callable<String>> all = new ArrayList<>();
         all.add(() -> {
             StringBuilder events = new StringBuilder("id,person_id,kind,on\n");
             for (int i = 0; i < PEOPLE; i += 2) {
-                events.append("at-once-").append(i).append(",read-at-once-").append(i);
-                events.append(",read-at-once visit,2026-01-05\n");
+                events.append("at-once-").append(i).append(",same-time-").append(i);
+                events.append(",same-time visit,2026-01-05\n");
             }
             return People.bringIn(coordinator, "EVENTS", events.toString()).toString();
         });
         all.add(() -> {
             Set<String> logged = new TreeSet<>();
-            for (String person : people("read-at-once")) {
+            for (String person : people("same-time")) {
                 JsonNode done = caller.post(
-                                "/api/lists/read-at-once/desk/work",
+                                "/api/lists/same-time/desk/work",
                                 work("ATTEMPT", List.of(person), revision, "left-message"))
                         .json();
                 done.get("done").forEach(one -> logged.add(one.asString()));
@@ -158,7 +158,7 @@ class AtOnceTest {
         });
         Set<String> acknowledged = new TreeSet<>(List.of(atOnce(all).get(1).split(" ")));
         for (int i = 0; i < PEOPLE; i++) {
-            String person = "read-at-once-" + i;
+            String person = "same-time-" + i;
             boolean came = i % 2 == 0;
             assertThat(desk.state(person))
                     .isEqualTo(came ? "DONE" : acknowledged.contains(person) ? "IN_PROGRESS" : "TO_CONTACT");

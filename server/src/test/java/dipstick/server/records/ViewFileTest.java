@@ -46,6 +46,7 @@ class ViewFileTest {
         Files.createDirectories(path.resolve("a folder in its place"));
         ViewFile file = new ViewFile(folder.toString());
         file.writeAside("one", content());
+        file.finish();
         assertThat(file.read("one")).isEmpty();
     }
 

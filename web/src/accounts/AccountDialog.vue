@@ -47,7 +47,9 @@ async function save() {
     return
   }
   try {
-    await sendJson('PUT', `/api/accounts/${encodeURIComponent(name.trim())}`, change)
+    await sendJson('PUT', `/api/accounts/${encodeURIComponent(name.trim())}`, change, {
+      headers: { 'If-Match': `"${String(account?.revision ?? 0)}"` },
+    })
     visible.value = false
     emit('saved')
   } catch (failure) {

@@ -216,8 +216,9 @@ final class Browser implements AutoCloseable {
         until(page -> run("return document.getAnimations().every(it =>"
                         + " it.playState !== 'running' || it.effect.getComputedTiming().endTime === Infinity)")
                 .equals(true));
-        // Without the legacy mode a second window is opened for the sake of frames, which the page has none of, and on a
-        // slow machine opening it fails at times.
+        // Without the legacy mode a second window is opened for the sake of frames, of which the page has none; on a
+        // slow
+        // machine opening it fails at times.
         return new AxeBuilder()
                         .setLegacyMode(true)
                         .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))

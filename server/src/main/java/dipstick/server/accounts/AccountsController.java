@@ -2,6 +2,7 @@ package dipstick.server.accounts;
 
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
+import dipstick.server.web.EntityTag;
 import dipstick.server.web.Problems;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
@@ -10,9 +11,11 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,6 +23,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -41,7 +45,10 @@ class AccountsController {
 
     record Colleagues(List<ColleagueName> colleagues, Map<String, List<String>> groups) {}
 
-    /** @param holds what they hold, which somebody has to take over before the account is closed */
+    /**
+     * @param holds what they hold, which somebody has to take over before the account is closed
+     * @param revision by which changes that cross each other are told
+     */
     record AccountView(
             String name,
             String displayName,
@@ -50,7 +57,8 @@ class AccountsController {
             boolean ownPeopleOnly,
             boolean givenListsOnly,
             boolean closed,
-            List<String> holds) {}
+            List<String> holds,
+            int revision) {}
 
     /** @param password for a new account; for one that is there, empty to leave it as it is */
     record AccountChange(
@@ -81,10 +89,18 @@ class AccountsController {
         return accounts.all().stream().map(this::view).toList();
     }
 
-    /** Makes an account, or changes the one that is there. */
+    /**
+     * Makes an account, or changes the one that is there.
+     *
+     * @param ifMatch the revision that was seen, 0 for a new account; without it, whatever is there is changed
+     */
     @PutMapping("/api/accounts/{name}")
-    AccountView put(@PathVariable @Size(max = 60) String name, @Valid @RequestBody AccountChange change) {
+    AccountView put(
+            @PathVariable @Size(max = 60) String name,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) Optional<String> ifMatch,
+            @Valid @RequestBody AccountChange change) {
         String signInName = Accounts.signInName(name);
+        refuseIfChanged(signInName, ifMatch.map(EntityTag::number));
         if (change.ownPeopleOnly() && change.provider().isBlank()) {
             throw Problems.refused(
                     HttpStatus.UNPROCESSABLE_CONTENT,
@@ -122,6 +138,28 @@ class AccountsController {
                     accounts.here().name());
         }
         return view(accounts.colleague(signInName));
+    }
+
+    private void refuseIfChanged(String name, Optional<Integer> seen) {
+        Optional<Integer> is = accounts.find(name).map(Account::colleague).map(AccountsController::revision);
+        if (seen.isPresent() && is.isPresent() && !is.equals(seen)) {
+            throw Problems.changedMeanwhile(
+                    seen.get() == 0
+                            ? "There is an account with this sign-in name already. Nothing was saved; give it another name."
+                            : "Somebody changed this account meanwhile. Yours was not saved: look at theirs first.");
+        }
+    }
+
+    /** Another number as soon as anything of it differs. */
+    private static int revision(Colleague one) {
+        return Objects.hash(
+                        one.displayName(),
+                        Account.written(one.roles()),
+                        one.provider(),
+                        one.ownPeopleOnly(),
+                        one.givenListsOnly(),
+                        one.closed())
+                & 0xFFFFFFF;
     }
 
     private void refuseWhileHolding(Colleague colleague) {
@@ -183,6 +221,7 @@ class AccountsController {
                 one.ownPeopleOnly(),
                 one.givenListsOnly(),
                 one.closed(),
-                held(one));
+                held(one),
+                revision(one));
     }
 }

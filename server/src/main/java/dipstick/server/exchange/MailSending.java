@@ -33,7 +33,7 @@ import org.springframework.stereotype.Service;
 @Service
 class MailSending {
     static final String UNREACHABLE =
-            "The mail server could not be reached, or did not let us in. Nothing was sent; try again later.";
+            "The mail server could not be reached, or did not let us in. Nothing was sent to them; try again later.";
 
     private static final String REFUSED = "The mail server refused it, so it was not sent.";
 

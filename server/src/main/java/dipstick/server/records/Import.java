@@ -69,13 +69,17 @@ final class Import {
     /**
      * Goes from checked to taking; nothing where it is not checked, or is being taken already.
      *
-     * @param everybody whether whoever is not in it goes off file: only where every line could be read, so that nobody
-     *     goes for a slip of the pen
+     * @param everybody whether whoever is not in it goes off file: only where there is somebody in it and every line could
+     *     be read, so that nobody goes for a slip of the pen
      */
     boolean startTaking(boolean everybody) {
         return state.get() instanceof State.Checked checked
                 && !checked.check().unreadable()
-                && (!everybody || (kind == FileKind.PEOPLE && checked.check().badLines() == 0))
+                && (!everybody || mayBeEverybody(checked.check()))
                 && state.compareAndSet(checked, new State.Taking(checked.check(), 0));
+    }
+
+    private boolean mayBeEverybody(FileCheck check) {
+        return kind == FileKind.PEOPLE && check.badLines() == 0 && check.goodRows() > 0;
     }
 }

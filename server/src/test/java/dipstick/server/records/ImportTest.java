@@ -7,7 +7,6 @@ import dipstick.core.population.Column;
 import dipstick.core.population.Population;
 import dipstick.server.People;
 import dipstick.server.RunningServer;
-import dipstick.server.RunningServer.Reply;
 import dipstick.server.RunningServer.Visitor;
 import dipstick.server.accounts.Role;
 import java.nio.charset.StandardCharsets;
@@ -82,14 +81,13 @@ class ImportTest {
         assertThat(kept.get("goneRows").asInt()).isZero();
         assertThat(people(own)).containsExactlyInAnyOrder("a1", "a2", "a3");
 
-        Reply withBadLine = orla.upload("PEOPLE", "id,birth_date\na1,1950\na2,1950-13-01\n".getBytes(UTF_8));
-        String address = "/api/imports/" + withBadLine.json().get("id").asString();
-        while (!orla.get(address).json().get("stage").asString().equals("CHECKED")) {
-            Thread.sleep(20);
-        }
-        assertThat(orla.post(address + "/take?everybody=true", "").type())
+        assertThat(orla.post(read(orla, "id,birth_date\na1,1950\na2,1950-13-01\n") + "/take?everybody=true", "")
+                        .type())
                 .as("nobody goes for a slip of the pen")
                 .isEqualTo("urn:dipstick:cannot-be-taken");
+        assertThat(orla.post(read(orla, "id\n") + "/take?everybody=true", "").status())
+                .as("a file without anybody")
+                .isEqualTo(409);
 
         JsonNode gone = People.bringInEverybody(orla, "id\na1\na3\na4\n");
         assertThat(gone.get("goneRows").asInt()).isEqualTo(1);
@@ -103,6 +101,19 @@ class ImportTest {
         People.bringIn(orla, "PEOPLE", "id,family_name\na2,Vask\n");
         assertThat(orla.get("/api/records").json().get("waiting").asInt()).isZero();
         own.stop();
+    }
+
+    /** Sends a file of people; gives its address once it is read through. */
+    private static String read(Visitor visitor, String file) throws Exception {
+        String address = "/api/imports/"
+                + visitor.upload("PEOPLE", file.getBytes(UTF_8))
+                        .json()
+                        .get("id")
+                        .asString();
+        while (!visitor.get(address).json().get("stage").asString().equals("CHECKED")) {
+            Thread.sleep(20);
+        }
+        return address;
     }
 
     private static List<String> people(RunningServer server) {

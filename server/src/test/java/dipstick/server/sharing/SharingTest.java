@@ -202,6 +202,26 @@ class SharingTest {
                         .status())
                 .isEqualTo(400);
         assertThat(administrator.get("/api/accounts").text()).doesNotContain("\"bad\"");
+
+        String caller = account("CALLER", "");
+        int first = administrator
+                .put("/api/accounts/crossed", caller, "\"0\"")
+                .json()
+                .get("revision")
+                .asInt();
+        assertThat(administrator.put("/api/accounts/crossed", caller, "\"0\"").text())
+                .as("a new account of a name that is taken")
+                .contains("There is an account with this sign-in name already.");
+        String renamed = caller.replace("Somebody", "Somebody Else");
+        assertThat(administrator
+                        .put("/api/accounts/crossed", renamed, "\"" + first + "\"")
+                        .status())
+                .isEqualTo(200);
+        assertThat(administrator
+                        .put("/api/accounts/crossed", caller, "\"" + first + "\"")
+                        .type())
+                .as("of two administrators the second is told")
+                .isEqualTo("urn:dipstick:changed-meanwhile");
     }
 
     private static String account(String role, String provider) {

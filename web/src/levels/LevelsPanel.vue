@@ -223,10 +223,6 @@ h2 {
   margin: 14px 0 4px;
 }
 
-.number {
-  text-align: right;
-}
-
 .stick-cell {
   height: 20px;
 }

@@ -84,7 +84,6 @@ summary {
 }
 
 .number {
-  text-align: right;
   white-space: nowrap;
 }
 </style>

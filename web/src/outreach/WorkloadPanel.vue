@@ -47,10 +47,6 @@ const { data: loads, error } = useQuery({
 </template>
 
 <style scoped>
-.number {
-  text-align: right;
-}
-
 .list {
   display: block;
 }

@@ -4,6 +4,7 @@ import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.web.EntityTag;
 import dipstick.server.web.Problems;
+import dipstick.server.web.Revision;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotEmpty;
@@ -11,7 +12,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -152,14 +152,14 @@ class AccountsController {
 
     /** Another number as soon as anything of it differs. */
     private static int revision(Colleague one) {
-        return Objects.hash(
+        return Revision.of(List.of(
                         one.displayName(),
                         Account.written(one.roles()),
                         one.provider(),
                         one.ownPeopleOnly(),
                         one.givenListsOnly(),
                         one.closed())
-                & 0xFFFFFFF;
+                .toString());
     }
 
     private void refuseWhileHolding(Colleague colleague) {

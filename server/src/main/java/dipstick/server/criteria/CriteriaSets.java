@@ -115,9 +115,14 @@ public class CriteriaSets {
 
     /** The reading of a document; nothing where it cannot be evaluated over these records. */
     public Optional<Reading> readingOf(JsonNode document, Evaluator evaluator) {
+        return readingOf(document, Map.of(), evaluator);
+    }
+
+    /** The same with some dials turned, as {@link #read} takes them. */
+    public Optional<Reading> readingOf(JsonNode document, Map<String, String> settings, Evaluator evaluator) {
         try {
             return Optional.of(evaluator.read(
-                    read(document, Map.of(), evaluator.population().personFields())));
+                    read(document, settings, evaluator.population().personFields())));
         } catch (InvalidCriteria doesNotFit) {
             return Optional.empty();
         }

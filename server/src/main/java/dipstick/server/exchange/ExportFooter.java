@@ -3,15 +3,11 @@ package dipstick.server.exchange;
 import dipstick.core.wording.DayWords;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.practice.Today;
-import java.time.LocalTime;
-import java.time.format.DateTimeFormatter;
 import org.springframework.stereotype.Component;
 
 /** The line that everything that is taken out of the house ends with: what it is, who took it out, when and why. */
 @Component
 public class ExportFooter {
-    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm");
-
     private final Accounts accounts;
     private final Today today;
 
@@ -22,8 +18,7 @@ public class ExportFooter {
 
     /** @param reason may be blank where no contact details go out */
     public String of(String list, String reason) {
-        String when = DayWords.day(today.day()) + ", "
-                + LocalTime.ofInstant(today.now(), today.zone()).format(TIME);
+        String when = DayWords.day(today.day()) + ", " + today.timeOf(today.now());
         String why = reason.isBlank() ? "" : " · " + reason.strip();
         return list + " · " + accounts.here().displayName() + " · " + when + why;
     }

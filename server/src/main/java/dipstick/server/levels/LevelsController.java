@@ -84,8 +84,9 @@ class LevelsController {
         audit.record(Act.LIST_READ, set + ", levels");
         SavedSet saved = sets.getInForce(set);
         Population records = views.current().population();
+        String wanted = NormalText.of(part);
         Predicate<String> within = person -> field.isEmpty()
-                || NormalText.of(PersonLine.field(records, person, field)).equals(NormalText.of(part));
+                || NormalText.of(PersonLine.field(records, person, field)).equals(wanted);
         List<ReadPart> parts = readings.latest(set).map(readings::parts).orElse(List.of());
         List<Tallies.Way> ways = tallies.ways(set);
         return new ListLevels(

@@ -11,7 +11,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** A list as CSV: the columns of the command line first, then who it is; no way to reach them; and who took it out. No cell is a formula. */
+/**
+ * A list as CSV: the columns of the command line first, then who it is; no way to reach them; and who took it out. No
+ * cell is a formula.
+ */
 final class ListCsv {
     /** What tells a spreadsheet that the file is UTF-8. */
     private static final String BYTE_ORDER_MARK = "\uFEFF";

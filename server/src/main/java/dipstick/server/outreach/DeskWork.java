@@ -201,7 +201,7 @@ class DeskWork {
             if (!free && !mayReassign) {
                 Hand other = hand.orElseThrow();
                 throw new Refused(accounts.displayName(other.account()) + " has this person in hand since "
-                        + last.time(other.since()) + ". Nothing of yours was saved.");
+                        + today.timeOf(other.since()) + ". Nothing of yours was saved.");
             }
         }
 

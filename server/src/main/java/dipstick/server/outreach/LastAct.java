@@ -2,15 +2,11 @@ package dipstick.server.outreach;
 
 import dipstick.server.accounts.Accounts;
 import dipstick.server.practice.Today;
-import java.time.Instant;
-import java.time.format.DateTimeFormatter;
 import org.springframework.stereotype.Component;
 
 /** Says who went on with somebody last, and when. */
 @Component
 class LastAct {
-    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm");
-
     private final ActMapper acts;
     private final Accounts accounts;
     private final Today today;
@@ -27,12 +23,7 @@ class LastAct {
                 .filter(act -> !act.undone())
                 .findFirst()
                 .map(act -> (act.account().isEmpty() ? "the list was read" : accounts.displayName(act.account())) + ", "
-                        + time(act.at()))
+                        + today.timeOf(act.at()))
                 .orElse("");
-    }
-
-    /** The time of day in the practice's zone. */
-    String time(Instant at) {
-        return at.atZone(today.zone()).format(TIME);
     }
 }

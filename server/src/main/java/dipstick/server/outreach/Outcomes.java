@@ -3,6 +3,7 @@ package dipstick.server.outreach;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.web.Problems;
+import dipstick.server.web.Revision;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -34,7 +35,7 @@ class Outcomes {
 
     /** Which outcomes there are, as a number; another one as soon as they differ in anything. */
     int revision() {
-        return all().toString().hashCode() & 0xFFFFFFF;
+        return Revision.of(all().toString());
     }
 
     /** Makes these the ones that are offered, in this order. What was logged keeps the others. */

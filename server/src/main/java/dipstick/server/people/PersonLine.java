@@ -68,7 +68,8 @@ public record PersonLine(
         return person.isPresent() ? text(population, person.getAsInt(), field) : "";
     }
 
-    static String text(Population population, int person, String field) {
+    /** What a text field says of somebody on file; empty where it is not on record. */
+    public static String text(Population population, int person, String field) {
         return population
                 .personFields()
                 .find(field)

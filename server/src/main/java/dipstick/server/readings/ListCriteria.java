@@ -38,10 +38,6 @@ public class ListCriteria {
 
     /** The list by the records of an evaluator; nothing where the criteria do not fit them. */
     public Optional<Reading> reading(SavedSet list, Evaluator evaluator) {
-        try {
-            return Optional.of(evaluator.read(of(list, evaluator.population().personFields())));
-        } catch (InvalidCriteria doesNotFit) {
-            return Optional.empty();
-        }
+        return sets.readingOf(list.json(), plans.of(list.id()).dials(), evaluator);
     }
 }

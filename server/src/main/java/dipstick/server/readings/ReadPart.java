@@ -32,7 +32,7 @@ public record ReadPart(String field, String name, int eligible, int has, int onL
         BitSet concerned = (BitSet) reading.eligible().yes().clone();
         concerned.or(reading.list().unsure());
         concerned.stream().forEach(person -> {
-            String written = PersonLine.field(records, records.idOf(person), field);
+            String written = PersonLine.text(records, person, field);
             String key = NormalText.of(written);
             names.putIfAbsent(key, written);
             parts.computeIfAbsent(key, _ -> new BitSet()).set(person);

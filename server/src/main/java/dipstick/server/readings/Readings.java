@@ -201,7 +201,10 @@ public class Readings {
         sets.inForce().forEach(set -> takeByItself(set, TakenReading.Occasion.SCHEDULED, false));
     }
 
-    /** Lists that were never read, or not since their records or criteria changed, as after a stop in the middle; and before levels were kept. */
+    /**
+     * Lists that were never read, or not since their records or criteria changed, as after a stop in the middle; and those
+     * that were read before levels were kept.
+     */
     void catchUp() {
         for (SavedSet set : sets.inForce()) {
             boolean upToDate = readings.latest(set.id())

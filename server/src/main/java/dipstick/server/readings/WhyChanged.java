@@ -42,7 +42,12 @@ class WhyChanged {
                 .map(before -> new Changes(before, last.asOf(), reading, day -> evaluators.sameRecordsAsOf(now, day)));
         Map<String, Outcome> was = new HashMap<>();
         readings.members(last.id()).forEach(one -> was.put(one.person(), outcome(one)));
-        Set<String> came = newcomers.since(last.recordsAt());
+        Set<String> came = newcomers.among(
+                members.stream()
+                        .map(ReadMember::person)
+                        .filter(person -> !was.containsKey(person))
+                        .toList(),
+                last.recordsAt());
         TreeSet<String> people = new TreeSet<>(was.keySet());
         members.forEach(one -> people.add(one.person()));
         return people.stream()

@@ -1,7 +1,10 @@
 package dipstick.server.records;
 
+import dipstick.server.database.Chunks;
 import java.time.Instant;
+import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** Who came on file lately. */
@@ -13,8 +16,10 @@ public class Newcomers {
         this.records = records;
     }
 
-    /** The ids of those who came on file after a moment, and are on it. */
-    public Set<String> since(Instant moment) {
-        return Set.copyOf(records.newcomers(moment));
+    /** Those of some people who came on file after a moment. */
+    public Set<String> among(List<String> people, Instant moment) {
+        return Chunks.of(people)
+                .flatMap(some -> records.newcomers(some.toArray(String[]::new), moment).stream())
+                .collect(Collectors.toSet());
     }
 }

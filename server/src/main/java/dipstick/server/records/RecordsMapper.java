@@ -60,8 +60,9 @@ interface RecordsMapper {
     @Delete("DELETE FROM person WHERE id = #{id}")
     int deletePerson(String id);
 
-    @Select("SELECT id FROM person WHERE came_at > #{moment}")
-    List<String> newcomers(Instant moment);
+    @Select("SELECT id FROM person WHERE came_at > #{moment}"
+            + " AND id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})")
+    List<String> newcomers(@Param("ids") String[] ids, @Param("moment") Instant moment);
 
     @Select("""
             SELECT record_key, fingerprint, person_id FROM event

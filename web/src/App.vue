@@ -4,6 +4,7 @@ import { watch } from 'vue'
 import { RouterView, useRouter } from 'vue-router'
 import { homeOf } from './places'
 import { SignInPage, useSession } from './session'
+import RecordsStanding from './shell/RecordsStanding.vue'
 import TopStrip from './shell/TopStrip.vue'
 import { Together } from './together'
 
@@ -28,6 +29,7 @@ watch(
     <template v-if="session.signedIn">
       <Together>
         <TopStrip />
+        <RecordsStanding />
         <main class="place"><RouterView /></main>
       </Together>
     </template>

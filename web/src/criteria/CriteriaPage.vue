@@ -2,6 +2,7 @@
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { useSession } from '@/session'
 import { SharingDialog } from '@/sharing'
+import { dayOfInstant, dayWords } from '@/days'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -59,7 +60,7 @@ async function act(address: string, set: Schemas['SetSummary'], options: Request
 function standing(set: Schemas['SetSummary']): string {
   const version = set.version ? `version ${String(set.version)}` : 'never published'
   const used = set.retired ? 'retired, ' : ''
-  return `${used}${set.draft && set.version ? `draft after ${version}` : version}, ${set.changedBy}, ${when(set.changedAt)}`
+  return `${used}${set.draft && set.version ? `draft after ${version}` : version}, ${set.changedBy}, ${dayWords(dayOfInstant(set.changedAt))}`
 }
 
 const file = useTemplateRef('file')
@@ -111,10 +112,6 @@ const sharingShown = ref(false)
 function share(set: Schemas['SetSummary']) {
   sharing.value = set
   sharingShown.value = true
-}
-
-function when(iso: string): string {
-  return new Date(iso).toLocaleDateString('en-GB', { dateStyle: 'medium' })
 }
 </script>
 

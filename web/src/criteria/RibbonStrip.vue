@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
-import { dayWords } from '@/days'
+import { dayWords, fromIso } from '@/days'
 import { count, percent } from '@/stick'
 import { useElementSize, useThrottleFn } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
@@ -72,10 +72,7 @@ const coverageLine = computed(() =>
 
 function monthWords(day: string): string {
   const [year, month] = day.split('-')
-  const name = new Date(Date.UTC(Number(year), Number(month) - 1, 1)).toLocaleDateString('en-GB', {
-    month: 'short',
-    timeZone: 'UTC',
-  })
+  const name = fromIso(day)?.toLocaleDateString('en-GB', { month: 'short' }) ?? ''
   return month === '01' ? `${name} ${String(year)}` : name.slice(0, 3)
 }
 

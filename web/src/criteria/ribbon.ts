@@ -1,20 +1,12 @@
 import { sendJson, type Schemas } from '@/api/client'
+import { dayNumber, isoOf } from '@/days'
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, type Ref } from 'vue'
 import type { Draft } from './levels'
 
-const DAY_MS = 86_400_000
 /** The ribbon waits until the levels are back, which are looked at first. */
 const AFTER_EDIT_MS = 200
-
-function dayNumber(iso: string): number {
-  return Math.round(Date.parse(`${iso}T00:00:00Z`) / DAY_MS)
-}
-
-function isoOf(day: number): string {
-  return new Date(day * DAY_MS).toISOString().slice(0, 10)
-}
 
 /** The days between two, by where they lie along a line from 0 to 1. */
 export interface Scale {
@@ -39,12 +31,12 @@ export function stepped(day: string, by: { days?: number; months?: number }): st
     return isoOf(dayNumber(day) + by.days)
   }
   const [year = 0, month = 1, ofMonth = 1] = day.split('-').map(Number)
-  const target = new Date(Date.UTC(year, month - 1 + (by.months ?? 0), 1))
-  const lastOfMonth = new Date(
-    Date.UTC(target.getUTCFullYear(), target.getUTCMonth() + 1, 0),
-  ).getUTCDate()
-  target.setUTCDate(Math.min(ofMonth, lastOfMonth))
-  return target.toISOString().slice(0, 10)
+  const months = year * 12 + month - 1 + (by.months ?? 0)
+  const firstOf = (of: number) =>
+    dayNumber(
+      `${String(Math.floor(of / 12)).padStart(4, '0')}-${String((of % 12) + 1).padStart(2, '0')}-01`,
+    )
+  return isoOf(Math.min(firstOf(months) + ofMonth - 1, firstOf(months + 1) - 1))
 }
 
 /** The list through two years, asked for again when the criteria change, not when the as-of date does. */

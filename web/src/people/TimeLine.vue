@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
 import { computed } from 'vue'
-import { dayNumber, lanes, place, spanOf, years } from './timeLine'
+import { dayNumber } from '@/days'
+import { lanes, place, spanOf, years } from './timeLine'
 
 const { records, windows, asOf, lit } = defineProps<{
   records: Schemas['TimelineRecord'][]

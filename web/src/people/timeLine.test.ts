@@ -1,6 +1,7 @@
 import type { Schemas } from '@/api/client'
 import { describe, expect, it } from 'vitest'
-import { dayNumber, lanes, place, spanOf, years } from './timeLine'
+import { dayNumber } from '@/days'
+import { lanes, place, spanOf, years } from './timeLine'
 
 function record(kind: string, first?: string, last = first): Schemas['TimelineRecord'] {
   return {

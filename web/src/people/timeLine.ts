@@ -1,10 +1,10 @@
 import type { Schemas } from '@/api/client'
+import { dayNumber, isoOf } from '@/days'
 import { grouped } from './grouped'
 
 type Line = Schemas['TimelineRecord']
 type Bracket = Schemas['Bracket']
 
-const DAY = 86_400_000
 const SHORTEST_YEARS = 2
 const LONGEST_YEARS = 6
 
@@ -12,10 +12,6 @@ const LONGEST_YEARS = 6
 export interface Span {
   first: number
   last: number
-}
-
-export function dayNumber(iso: string): number {
-  return Math.round(Date.parse(`${iso}T00:00:00Z`) / DAY)
 }
 
 /**
@@ -44,12 +40,12 @@ export function place(day: number, span: Span, width: number): number {
 
 /** The first days of the years in the span, for the marks below; the last one only where its number has room. */
 export function years(span: Span): { year: number; day: number }[] {
-  const firstYear = new Date(span.first * DAY).getUTCFullYear() + 1
+  const firstYear = Number(isoOf(span.first).slice(0, 4)) + 1
   const room = (span.last - span.first) / 12
-  const lastYear = new Date((span.last - room) * DAY).getUTCFullYear()
+  const lastYear = Number(isoOf(Math.floor(span.last - room)).slice(0, 4))
   return Array.from({ length: Math.max(0, lastYear - firstYear + 1) }, (_, i) => ({
     year: firstYear + i,
-    day: dayNumber(`${String(firstYear + i)}-01-01`),
+    day: dayNumber(`${String(firstYear + i).padStart(4, '0')}-01-01`),
   }))
 }
 

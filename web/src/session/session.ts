@@ -1,4 +1,5 @@
 import { send, sentenceOf, whenSignedOut, type Schemas } from '@/api/client'
+import { keepZone } from '@/days'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 
@@ -13,6 +14,7 @@ export const useSession = defineStore('session', () => {
   async function reload(): Promise<void> {
     try {
       current.value = await send<Schemas['Session']>('/api/session')
+      keepZone(current.value.zone)
       problem.value = ''
     } catch (failure) {
       problem.value = sentenceOf(failure)

@@ -9,9 +9,9 @@ const OWN_MS = 250
 /** Has what a colleague changed read again as it happens; the stream comes back by itself when it breaks. */
 export function useTogether(): void {
   const queries = useQueryClient()
-  const { data, lastEventId, status } = useEventSource(
+  const { data, event, lastEventId, status } = useEventSource(
     '/api/together',
-    ['lists', 'hello'] as const,
+    ['lists', 'records', 'hello'] as const,
     {
       autoReconnect: { retries: -1, delay: 2000 },
     },
@@ -44,10 +44,22 @@ export function useTogether(): void {
     { flush: 'sync' },
   )
 
+  // Whether the records that are shown are behind is another matter: everything may read differently.
+  watch(
+    data,
+    () => {
+      if (event.value === 'records') {
+        void queries.invalidateQueries()
+      }
+    },
+    { flush: 'sync' },
+  )
+
   // What happened while nobody told us.
   watch(status, (now, before) => {
     if (now === 'OPEN' && before === 'CONNECTING') {
       void queries.invalidateQueries({ queryKey: ['lists'] })
+      void queries.invalidateQueries({ queryKey: ['records'] })
     }
   })
 }

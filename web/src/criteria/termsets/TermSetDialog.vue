@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Problem, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
-import { dayWords, timeWords } from '@/days'
+import { dayOfInstant, dayWords, timeWords } from '@/days'
 import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
@@ -98,10 +98,9 @@ const { data: offered } = useQuery({
 const mayBelong = computed(() =>
   holds.value ? (offered.value?.terms ?? []).filter((one) => !isIn(one) && !isLeftOut(one)) : [],
 )
+const sinceDay = computed(() => (offered.value ? dayOfInstant(offered.value.since) : ''))
 const newSince = computed(
-  () =>
-    mayBelong.value.filter((one) => (one.first ?? '') > (offered.value?.since ?? '').slice(0, 10))
-      .length,
+  () => mayBelong.value.filter((one) => (one.first ?? '') > sinceDay.value).length,
 )
 
 /** What is offered, where anything is, and what was found. */
@@ -311,7 +310,7 @@ function takeShared() {
       </div>
       <section v-if="holds" class="wide effects" aria-label="What changing it does" role="status">
         <p class="quiet">
-          Changed by {{ holds.changedBy }}, {{ dayWords(holds.changedAt.slice(0, 10)) }}. Shared by
+          Changed by {{ holds.changedBy }}, {{ dayWords(dayOfInstant(holds.changedAt)) }}. Shared by
           {{ holds.usedBy.join(', ') || 'no set' }}.
         </p>
         <ul v-if="changed && effects?.length">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { sentenceOf } from '@/api/client'
-import { dayWords } from '@/days'
+import { dayOfInstant, dayWords } from '@/days'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { wordsOf, type Member } from './members'
@@ -52,7 +52,7 @@ function some(members: Member[]): string {
           <td>{{ set.usedBy.join(', ') || 'no set' }}</td>
           <td class="quiet when">
             version {{ set.version }}, {{ set.changedBy }},
-            {{ dayWords(set.changedAt.slice(0, 10)) }}
+            {{ dayWords(dayOfInstant(set.changedAt)) }}
           </td>
         </tr>
       </tbody>

@@ -31,14 +31,18 @@ public final class RunningServer {
 
     private final ConfigurableApplicationContext context;
     private final String address;
+    private final Faults faults = new Faults();
 
     private RunningServer(Path data, Clock clock, String... settings) {
         List<String> all =
                 new ArrayList<>(List.of("--server.port=0", "--dipstick.data=" + data, "--dipstick.zone=Europe/Lisbon"));
         all.addAll(List.of(settings));
         this.context = new SpringApplicationBuilder(DipstickApplication.class)
-                .initializers(context -> ((GenericApplicationContext) context)
-                        .registerBean("clockOfTest", Clock.class, () -> clock, bean -> bean.setPrimary(true)))
+                .initializers(context -> {
+                    GenericApplicationContext beans = (GenericApplicationContext) context;
+                    beans.registerBean("clockOfTest", Clock.class, () -> clock, bean -> bean.setPrimary(true));
+                    beans.registerBean("faultsOfTest", Faults.class, () -> faults);
+                })
                 .run(all.toArray(String[]::new));
         this.address = "http://localhost:" + context.getEnvironment().getProperty("local.server.port");
         Runtime.getRuntime().addShutdownHook(new Thread(context::close));
@@ -55,6 +59,11 @@ public final class RunningServer {
     /** Another one, over a data folder of its own, at a time of its own. */
     public static RunningServer over(Path data, Clock clock, String... settings) {
         return new RunningServer(data, clock, settings);
+    }
+
+    /** What goes wrong at this server. */
+    public Faults faults() {
+        return faults;
     }
 
     public void stop() {

@@ -14,6 +14,7 @@ import java.util.regex.Pattern;
 /** Days, ranges of days and periods in words. */
 public final class DayWords {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.UK);
+    private static final DateTimeFormatter YEAR = DateTimeFormatter.ofPattern("uuuu", Locale.UK);
     private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("MMM uuuu", Locale.UK);
 
     private DayWords() {}
@@ -34,7 +35,7 @@ public final class DayWords {
         LocalDate first = LocalDate.ofEpochDay(days.first());
         LocalDate last = LocalDate.ofEpochDay(days.last());
         if (first.getDayOfYear() == 1 && last.equals(first.plusYears(1).minusDays(1))) {
-            return String.valueOf(first.getYear());
+            return YEAR.format(first);
         }
         if (first.getDayOfMonth() == 1 && last.equals(YearMonth.from(first).atEndOfMonth())) {
             return MONTH.format(first).replace("Sept", "Sep");

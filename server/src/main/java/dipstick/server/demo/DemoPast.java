@@ -1,12 +1,9 @@
 package dipstick.server.demo;
 
 import dipstick.server.readings.Readings;
-import dipstick.server.records.RecordsChanged;
 import dipstick.server.records.Views;
 import java.time.Duration;
-import java.util.Set;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 
@@ -22,19 +19,17 @@ class DemoPast implements SmartLifecycle {
     /** So that what was logged counts in the readings that follow. */
     private static final int LAST_WEEK_OF_CALLS = 1;
 
-    private static final String ANYBODY = "10001";
-
     private final DemoClock clock;
     private final Readings readings;
     private final DemoCalls calls;
-    private final ApplicationEventPublisher events;
+    private final Views views;
     private boolean started;
 
-    DemoPast(DemoClock clock, Readings readings, DemoCalls calls, ApplicationEventPublisher events) {
+    DemoPast(DemoClock clock, Readings readings, DemoCalls calls, Views views) {
         this.clock = clock;
         this.readings = readings;
         this.calls = calls;
-        this.events = events;
+        this.views = views;
     }
 
     @Override
@@ -50,7 +45,8 @@ class DemoPast implements SmartLifecycle {
                 });
             }
             // What was made ready last was so in the past; this makes it ready now.
-            events.publishEvent(new RecordsChanged(Set.of(ANYBODY), false));
+            views.show();
+            views.remake();
             readings.takeEvery();
         }
         started = true;

@@ -24,6 +24,7 @@ class ReadingClock implements SmartLifecycle {
     @Scheduled(fixedDelayString = "PT20S")
     void tick() {
         if (started) {
+            readings.takeMissed();
             readings.takeDue();
         }
     }

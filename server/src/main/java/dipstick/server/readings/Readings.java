@@ -28,11 +28,11 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
-import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -59,6 +59,8 @@ public class Readings {
     private final Today today;
     private final TransactionTemplate transaction;
     private final ApplicationEventPublisher events;
+    /** Lists whose reading failed and is still to be taken. */
+    private final Set<String> missed = ConcurrentHashMap.newKeySet();
 
     Readings(
             ReadingMapper readings,
@@ -161,9 +163,7 @@ public class Readings {
         }
     }
 
-    /** After the view of the records that came is in place. */
     @EventListener
-    @Order(Views.AFTER_VIEW)
     void after(RecordsChanged change) {
         if (!change.people().isEmpty() && change.broughtIn()) {
             sets.inForce().forEach(set -> takeByItself(set, TakenReading.Occasion.RECORDS_CAME, false));
@@ -232,9 +232,20 @@ public class Readings {
         }
     }
 
+    /** Lists whose reading failed, for whatever reason, are read as soon as that can be done. */
+    void takeMissed() {
+        sets.inForce().stream()
+                .filter(set -> missed.remove(set.id()))
+                .forEach(set -> takeByItself(set, TakenReading.Occasion.RECORDS_CAME, false));
+    }
+
+    /** One list that cannot be read keeps no other from being read. */
     private void takeByItself(SavedSet set, TakenReading.Occasion occasion, boolean anew) {
         try {
             take(set, occasion, NOBODY, anew);
+        } catch (RuntimeException failure) {
+            LOG.error("The list of {} could not be read; it is tried again", set.id(), failure);
+            missed.add(set.id());
         } catch (InvalidCriteria noLongerFits) {
             LOG.warn("The list of {} was not read: its criteria do not fit the records any more", set.id());
         }

@@ -28,7 +28,8 @@ final class Import {
 
         record Taking(FileCheck check, long read) implements State {}
 
-        record Taken(FileCheck check, Changes changes, int unknownPeople) implements State {}
+        /** @param shown whether the view shows them; else it is being tried again */
+        record Taken(FileCheck check, Changes changes, int unknownPeople, boolean shown) implements State {}
 
         /** The reason says whether anything was changed. */
         record Failed(String reason) implements State {}

@@ -53,7 +53,7 @@ class ImportController {
      * @param unknownPeople how many people the events name who are not on record yet
      * @param absent people on file whom a file of people does not name
      * @param goneRows people who are not on file any more
-     * @param reason why it failed, where it did
+     * @param reason why it failed, or is not shown yet, where it did
      */
     record ImportView(
             String id,
@@ -135,11 +135,15 @@ class ImportController {
             case State.Checking(long read) -> view(one, Stage.CHECKING, read, NOTHING_YET, Changes.NONE, 0, "");
             case State.Checked(FileCheck check) -> view(one, Stage.CHECKED, one.bytes(), check, Changes.NONE, 0, "");
             case State.Taking(FileCheck check, long read) -> view(one, Stage.TAKING, read, check, Changes.NONE, 0, "");
-            case State.Taken(FileCheck check, Changes changes, int unknown) ->
-                view(one, Stage.TAKEN, one.bytes(), check, changes, unknown, "");
+            case State.Taken(FileCheck check, Changes changes, int unknown, boolean shown) ->
+                view(one, Stage.TAKEN, one.bytes(), check, changes, unknown, shown ? "" : NOT_SHOWN_YET);
             case State.Failed(String reason) -> view(one, Stage.FAILED, 0, NOTHING_YET, Changes.NONE, 0, reason);
         };
     }
+
+    private static final String NOT_SHOWN_YET =
+            "The file is taken and kept, but its records could not be made ready, so"
+                    + " lists do not count them yet. Dipstick tries again by itself; you need not send it again.";
 
     private static final FileCheck NOTHING_YET = new FileCheck(0, 0, List.of(), false, 0);
 

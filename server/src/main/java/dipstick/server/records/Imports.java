@@ -1,6 +1,5 @@
 package dipstick.server.records;
 
-import dipstick.core.population.Population;
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.Field;
 import dipstick.core.records.Fields;
@@ -28,10 +27,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.LongConsumer;
-import java.util.stream.IntStream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -48,10 +45,6 @@ class Imports {
     private static final String NOTHING_TAKEN = "Something went wrong on our side while the file was read. Nothing of"
             + " it was taken; what was there before is kept. Try again.";
 
-    private static final String TAKEN_BUT_NOT_READY = "The file was taken and is kept, but something went wrong on our"
-            + " side while its records were made ready. They count after the next file, or once the server is started"
-            + " again.";
-
     private final RecordsWriter writer;
     private final ImportLogMapper log;
     private final RecordsLoader loader;
@@ -59,7 +52,6 @@ class Imports {
     private final Today today;
     private final AuditLog audit;
     private final TransactionTemplate transaction;
-    private final ApplicationEventPublisher events;
     private final Path folder;
     private final Map<String, Import> imports = new ConcurrentHashMap<>();
     private final ExecutorService checking = Executors.newVirtualThreadPerTaskExecutor();
@@ -73,7 +65,6 @@ class Imports {
             Today today,
             AuditLog audit,
             PlatformTransactionManager transactions,
-            ApplicationEventPublisher events,
             PracticeSettings settings) {
         this.writer = writer;
         this.log = log;
@@ -82,7 +73,6 @@ class Imports {
         this.today = today;
         this.audit = audit;
         this.transaction = new TransactionTemplate(transactions);
-        this.events = events;
         this.folder = settings.data().resolve("incoming");
     }
 
@@ -168,10 +158,9 @@ class Imports {
 
     /** How many people on file a file of people does not name. */
     private int absent(Import one, Set<String> named) {
-        Population records = views.current().population();
         return one.kind() == FileKind.PEOPLE
-                ? (int) IntStream.range(0, records.size())
-                        .filter(person -> !named.contains(records.idOf(person)))
+                ? (int) loader.personIds().stream()
+                        .filter(person -> !named.contains(person))
                         .count()
                 : 0;
     }
@@ -179,20 +168,25 @@ class Imports {
     private void takeNow(Import one, boolean everybody, String who) {
         Import.State.Taken taken;
         try {
-            // Before the transaction, in which only the writer may use MyBatis.
-            Fields known = loader.fields();
-            taken = transaction.execute(_ -> write(one, everybody, known));
+            taken = transaction.execute(_ -> {
+                Import.State.Taken written = write(one, everybody, loader.fields());
+                logTaken(one, written, who);
+                return written;
+            });
         } catch (RuntimeException failure) {
             failed(one, failure, NOTHING_TAKEN);
             return;
         }
+        boolean shown = views.show();
+        one.become(new Import.State.Taken(taken.check(), taken.changes(), taken.unknownPeople(), shown));
+        removeFile(one);
+    }
+
+    private static void removeFile(Import one) {
         try {
-            logTaken(one, taken, who);
-            events.publishEvent(new RecordsChanged(taken.changes().people(), true));
-            one.become(taken);
             Files.deleteIfExists(one.file());
-        } catch (IOException | RuntimeException failure) {
-            failed(one, failure, TAKEN_BUT_NOT_READY);
+        } catch (IOException stays) {
+            LOG.warn("{} could not be removed; the next start does it: {}", one.file(), stays.getMessage());
         }
     }
 
@@ -230,24 +224,21 @@ class Imports {
                         changes.add(writer.removeOthers(writing.named));
                     }
                 }
-                case EVENTS ->
+                case EVENTS -> {
+                    Set<String> onFile = loader.personIds();
                     reading.events(bytes, chunk -> {
                         changes.add(writer.writeEvents(chunk));
-                        unknown(chunk, unknownPeople);
+                        chunk.stream()
+                                .map(EventRecord::personId)
+                                .filter(person -> !onFile.contains(person))
+                                .forEach(unknownPeople::add);
                     });
+                }
             }
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }
-        return new Import.State.Taken(check, changes.whole(), unknownPeople.size());
-    }
-
-    private void unknown(List<EventRecord> chunk, Set<String> unknownPeople) {
-        for (EventRecord event : chunk) {
-            if (views.current().population().find(event.personId()).isEmpty()) {
-                unknownPeople.add(event.personId());
-            }
-        }
+        return new Import.State.Taken(check, changes.whole(), unknownPeople.size(), false);
     }
 
     private final class Writing implements FileReading.PeopleSink {

@@ -1,13 +1,8 @@
 package dipstick.server.records;
 
 import dipstick.core.records.EventRecord;
-import jakarta.annotation.PreDestroy;
-import java.util.HashSet;
 import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -18,13 +13,13 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Service
 public class OwnRecords {
     private final RecordsMapper records;
-    private final ApplicationEventPublisher events;
-    private final ExecutorService renewing = Executors.newSingleThreadExecutor();
-    private final Set<String> waiting = new HashSet<>();
+    private final Unshown unshown;
+    private final Views views;
 
-    OwnRecords(RecordsMapper records, ApplicationEventPublisher events) {
+    OwnRecords(RecordsMapper records, Unshown unshown, Views views) {
         this.records = records;
-        this.events = events;
+        this.unshown = unshown;
+        this.views = views;
     }
 
     /**
@@ -37,38 +32,17 @@ public class OwnRecords {
         if (records.updateEvent(row) == 0) {
             records.insertEvent(row);
         }
-        records.changeStamp(UUID.randomUUID().toString());
-        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
-            @Override
-            public void afterCommit() {
-                renewSoon(record.personId());
-            }
-        });
-    }
-
-    /** Many that come quickly one after another are made to count together. */
-    private void renewSoon(String person) {
-        boolean first;
-        synchronized (waiting) {
-            first = waiting.isEmpty();
-            waiting.add(person);
-        }
+        boolean first = unshown.changing(
+                Set.of(record.personId()),
+                false,
+                () -> records.changeStamp(UUID.randomUUID().toString()));
         if (first) {
-            renewing.execute(this::renew);
+            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                @Override
+                public void afterCompletion(int status) {
+                    views.showSoon();
+                }
+            });
         }
-    }
-
-    private void renew() {
-        Set<String> people;
-        synchronized (waiting) {
-            people = Set.copyOf(waiting);
-            waiting.clear();
-        }
-        events.publishEvent(new RecordsChanged(people, false));
-    }
-
-    @PreDestroy
-    void stop() {
-        renewing.close();
     }
 }

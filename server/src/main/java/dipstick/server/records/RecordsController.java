@@ -4,6 +4,7 @@ import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.population.Events;
 import dipstick.core.time.DateRange;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
@@ -55,6 +56,20 @@ class RecordsController {
                 view.builtAt().toString(),
                 kinds(events),
                 imports.latest().stream().map(RecordsController::taken).toList());
+    }
+
+    /**
+     * How true what is shown is.
+     *
+     * @param builtAt when the records were last made ready, as an instant
+     * @param behindSince since when there are records that are kept and not shown, as an instant
+     */
+    record RecordsStanding(String builtAt, Optional<String> behindSince) {}
+
+    @GetMapping("/standing")
+    RecordsStanding standing() {
+        return new RecordsStanding(
+                views.current().builtAt().toString(), views.behindSince().map(Instant::toString));
     }
 
     @GetMapping("/vocabulary")

@@ -12,7 +12,9 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Function;
 import org.apache.ibatis.cursor.Cursor;
@@ -52,6 +54,11 @@ class RecordsLoader {
     /** Names the state of the records; another one after each change. */
     String stamp() {
         return records.stamp();
+    }
+
+    /** Of everybody on file. */
+    Set<String> personIds() {
+        return new HashSet<>(records.personIds());
     }
 
     Snapshot.Content everything() {

@@ -20,22 +20,24 @@ import java.util.Set;
 import java.util.UUID;
 import org.apache.ibatis.session.ExecutorType;
 import org.apache.ibatis.session.SqlSessionFactory;
+import org.apache.ibatis.session.defaults.DefaultSqlSessionFactory;
 import org.mybatis.spring.SqlSessionTemplate;
 import org.springframework.stereotype.Component;
 
-/**
- * Writes records over those that they name. Runs inside the caller's transaction, in which nothing else may use
- * MyBatis before it: its statements are sent in batches.
- */
+/** Writes records over those that they name, in batches; runs inside the caller's transaction. */
 @Component
 class RecordsWriter {
     private final SqlSessionTemplate session;
     private final RecordsMapper batch;
+    private final Unshown unshown;
     private final Today today;
 
-    RecordsWriter(SqlSessionFactory factory, Today today) {
+    /** With a factory of its own: one transaction may use both, this for its batches and the other for single statements. */
+    RecordsWriter(SqlSessionFactory factory, Unshown unshown, Today today) {
+        this.unshown = unshown;
         this.today = today;
-        this.session = new SqlSessionTemplate(factory, ExecutorType.BATCH);
+        this.session =
+                new SqlSessionTemplate(new DefaultSqlSessionFactory(factory.getConfiguration()), ExecutorType.BATCH);
         this.batch = session.getMapper(RecordsMapper.class);
     }
 
@@ -44,7 +46,7 @@ class RecordsWriter {
             if (known.find(field.name()).isEmpty()) {
                 batch.insertCustomField(
                         new CustomFieldRow(field.name(), field.type().name()));
-                batch.changeStamp(UUID.randomUUID().toString());
+                changed(Set.of());
             }
         }
     }
@@ -80,7 +82,7 @@ class RecordsWriter {
             }
         }
         if (added + changed > 0) {
-            batch.changeStamp(UUID.randomUUID().toString());
+            changed(others);
         }
         session.flushStatements();
         return new Changes(added, changed, people.size() - added - changed, 0, others);
@@ -96,10 +98,17 @@ class RecordsWriter {
                 batch.personIds().stream().filter(id -> !ids.contains(id)).toList();
         others.forEach(batch::deletePerson);
         if (!others.isEmpty()) {
-            batch.changeStamp(UUID.randomUUID().toString());
+            changed(others);
         }
         session.flushStatements();
         return new Changes(0, 0, 0, others.size(), Set.copyOf(others));
+    }
+
+    private void changed(Collection<String> people) {
+        unshown.changing(people, true, () -> {
+            batch.changeStamp(UUID.randomUUID().toString());
+            session.flushStatements();
+        });
     }
 
     private static PersonRecord over(PersonRecord before, PersonRecord after, Set<String> spokenOf) {
@@ -134,7 +143,7 @@ class RecordsWriter {
             }
         }
         if (added + changed > 0) {
-            batch.changeStamp(UUID.randomUUID().toString());
+            changed(others);
         }
         session.flushStatements();
         return new Changes(added, changed, events.size() - added - changed, 0, others);

@@ -2,6 +2,7 @@ package dipstick.server.together;
 
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
+import dipstick.server.records.RecordsBehind;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import java.io.IOException;
@@ -10,6 +11,7 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.springframework.context.SmartLifecycle;
+import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -72,6 +74,13 @@ class Listeners implements SmartLifecycle {
                                 .data(lists));
             }
         }));
+    }
+
+    /** Whether the records shown are behind concerns everybody. */
+    @EventListener
+    void after(RecordsBehind standing) {
+        inTurn(() -> listeners.forEach(
+                listener -> tell(listener, SseEmitter.event().name("records").data("{}"))));
     }
 
     /** Keeps connections open through what stands between, and finds those that broke. */

@@ -38,6 +38,7 @@ class RightsTest {
         "/api/accounts/none/hand-over, POST, AD",
         "/api/groups/none, PUT, AD",
         "/api/records, GET, CO CA CL MA AD",
+        "/api/records/standing, GET, CO CA CL MA AD",
         "/api/records/vocabulary, GET, CO CA CL MA AD",
         "/api/records/terms, GET, CO",
         "/api/lists, GET, CO CA CL MA",

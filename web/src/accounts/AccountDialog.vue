@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { sendJson, sentenceOf } from '@/api/client'
+import { ifMatch, sendJson } from '@/api/client'
+import { useSaving } from '@/api/saving'
 import type { Role } from '@/session'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
@@ -22,7 +23,10 @@ const draft = reactive({
   closed: false,
   password: '',
 })
-const problem = ref('')
+const opened = ref(0)
+const { save: keep, say, saving, problem } = useSaving(opened)
+/** The revision that was changed; it goes on with what is saved. */
+const revision = ref(0)
 
 watch(visible, (shown) => {
   if (shown) {
@@ -36,25 +40,34 @@ watch(visible, (shown) => {
       closed: account?.closed ?? false,
       password: '',
     })
-    problem.value = ''
+    revision.value = account?.revision ?? 0
+    opened.value += 1
+    say('')
   }
 })
 
 async function save() {
   const { name, ...change } = draft
   if (change.roles.length === 0) {
-    problem.value = 'Somebody needs a role to do anything. Nothing was saved.'
+    say('Somebody needs a role to do anything. Nothing was saved.')
     return
   }
-  try {
-    await sendJson('PUT', `/api/accounts/${encodeURIComponent(name.trim())}`, change, {
-      headers: { 'If-Match': `"${String(account?.revision ?? 0)}"` },
-    })
-    visible.value = false
-    emit('saved')
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
-  }
+  const sent = JSON.stringify(draft)
+  await keep(
+    () =>
+      sendJson<Account>(
+        'PUT',
+        `/api/accounts/${encodeURIComponent(name.trim())}`,
+        change,
+        ifMatch(revision.value),
+      ),
+    (answer) => {
+      revision.value = answer.revision
+      emit('saved')
+      // What was typed since is still to be saved.
+      visible.value = JSON.stringify(draft) !== sent
+    },
+  )
 }
 </script>
 
@@ -111,7 +124,7 @@ async function save() {
       </template>
       <span></span>
       <span class="buttons">
-        <Button type="submit" label="Save" />
+        <Button type="submit" label="Save" :loading="saving" />
         <Button type="button" text label="Leave as it was" @click="visible = false" />
       </span>
     </form>

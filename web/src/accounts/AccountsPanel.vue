@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { ifMatch, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { useSaving } from '@/api/saving'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import AccountDialog from './AccountDialog.vue'
 import { ROLES, type Account } from './roles'
-import { useColleagues } from './colleagues'
+import { useColleagues, type Group } from './colleagues'
 
 /** Who may sign in, and as what; groups; handing over what somebody holds. */
 const queries = useQueryClient()
@@ -19,7 +20,7 @@ const dialogShown = ref(false)
 const opened = ref<Account>()
 const heirs = ref<Record<string, string>>({})
 const newGroup = ref('')
-const problem = ref('')
+const { save, problem } = useSaving('accounts')
 const told = ref('')
 
 function open(account?: Account) {
@@ -33,12 +34,7 @@ async function readAgain() {
 }
 
 async function doing(what: () => Promise<unknown>) {
-  try {
-    await what()
-    problem.value = ''
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
-  }
+  await save(what)
   await readAgain()
 }
 
@@ -52,29 +48,26 @@ function handOver(account: Account) {
   }
 }
 
-function saveGroup(group: string, members: readonly string[]) {
-  void doing(() => sendJson('PUT', `/api/groups/${encodeURIComponent(group)}`, { members }))
-}
-
-function turnMember(group: string, members: readonly string[], name: string) {
-  saveGroup(
-    group,
-    members.includes(name) ? members.filter((one) => one !== name) : [...members, name],
-  )
+function turnMember(group: Group, name: string) {
+  const members = group.members.includes(name)
+    ? group.members.filter((one) => one !== name)
+    : [...group.members, name]
+  const address = `/api/groups/${encodeURIComponent(group.name)}`
+  void doing(() => sendJson('PUT', address, { members }, ifMatch(group.revision)))
 }
 
 /** A group is there as long as somebody is in it; one that was begun waits here for the first. */
 const begun = ref<string[]>([])
-const allGroups = computed<Record<string, readonly string[]>>(() => ({
+const allGroups = computed<Group[]>(() => [
   ...groups.value,
-  ...Object.fromEntries(
-    begun.value.filter((name) => !(name in groups.value)).map((name) => [name, []]),
-  ),
-}))
+  ...begun.value
+    .filter((name) => !groups.value.some((group) => group.name === name))
+    .map((name) => ({ name, members: [], revision: 0 })),
+])
 
 function beginGroup() {
   const name = newGroup.value.trim()
-  if (name && !(name in allGroups.value)) {
+  if (name && !allGroups.value.some((group) => group.name === name)) {
     begun.value.push(name)
   }
   newGroup.value = ''
@@ -139,14 +132,14 @@ function beginGroup() {
 
     <h2>Groups</h2>
     <p class="quiet">Lists can be shared with a group. It is there as long as somebody is in it.</p>
-    <div v-for="(members, group) in allGroups" :key="group" class="group">
-      <strong>{{ group }}</strong>
-      <span v-if="members.length === 0" class="quiet">Who is in it?</span>
+    <div v-for="group in allGroups" :key="group.name" class="group">
+      <strong>{{ group.name }}</strong>
+      <span v-if="group.members.length === 0" class="quiet">Who is in it?</span>
       <label v-for="one in colleagues" :key="one.name">
         <input
           type="checkbox"
-          :checked="members.includes(one.name)"
-          @change="turnMember(String(group), members, one.name)"
+          :checked="group.members.includes(one.name)"
+          @click.prevent="turnMember(group, one.name)"
         />
         {{ one.displayName }}
       </label>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { sendJson, type Schemas } from '@/api/client'
+import { useSaving } from '@/api/saving'
 import { useSession } from '@/session'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
@@ -11,7 +12,7 @@ const queries = useQueryClient()
 const { colleagues } = useColleagues()
 const to = ref('')
 const told = ref('')
-const problem = ref('')
+const { save, problem } = useSaving('hand over')
 const others = computed(() => colleagues.value.filter((one) => one.name !== session.signedIn?.name))
 
 async function handOver() {
@@ -22,15 +23,12 @@ async function handOver() {
   if (!sure) {
     return
   }
-  try {
-    const done = await sendJson<Schemas['HandedOn']>('POST', '/api/session/hand-over', {
-      to: to.value,
-    })
-    told.value = done.words
-    problem.value = ''
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
-  }
+  await save(
+    () => sendJson<Schemas['HandedOn']>('POST', '/api/session/hand-over', { to: to.value }),
+    (done) => {
+      told.value = done.words
+    },
+  )
   to.value = ''
   await queries.invalidateQueries()
 }

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
 export type Colleague = Schemas['ColleagueName']
+export type Group = Schemas['GroupView']
 
 /** The colleagues whose accounts are open, and their groups. */
 export function useColleagues() {
@@ -13,7 +14,7 @@ export function useColleagues() {
   })
   return {
     colleagues: computed<readonly Colleague[]>(() => data.value?.colleagues ?? []),
-    /** The sign-in names of who is in each, by the group’s name. */
-    groups: computed(() => data.value?.groups ?? {}),
+    /** By name, with the sign-in names of who is in each. */
+    groups: computed<readonly Group[]>(() => data.value?.groups ?? []),
   }
 }

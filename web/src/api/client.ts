@@ -86,6 +86,11 @@ export function json(
   return { ...options, method, headers, body: JSON.stringify(body) }
 }
 
+/** Says to which revision of a thing a change was made. */
+export function ifMatch(revision: number | undefined): RequestInit {
+  return { headers: { 'If-Match': `"${String(revision ?? 0)}"` } }
+}
+
 /** Sends a JSON body. */
 export function sendJson<T>(
   method: 'POST' | 'PUT',

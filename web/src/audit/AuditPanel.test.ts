@@ -18,7 +18,7 @@ async function panel() {
   const asked = serving({
     'GET /api/colleagues': {
       colleagues: [{ name: 'tam', displayName: 'Tam Birchall', roles: ['CALLER'] }],
-      groups: {},
+      groups: [],
     },
     'GET /api/audit': (one: { path: string }) => {
       const of = new URLSearchParams(one.path.split('?')[1])

@@ -36,8 +36,20 @@ const toast = useToast()
 
 // The account at the time: an expired sign-in must not put the draft elsewhere.
 const account = session.signedIn?.name ?? ''
-const set = useSavedSet(() => id, account)
-const { history, state, isNew, unsaved, loaded, saving, problem, conflict, broughtBack } = set
+const set = useSavedSet(
+  () => id,
+  account,
+  (words) => {
+    toast.add({
+      severity: 'warn',
+      summary: 'A set that you left was not saved',
+      detail: `${words} What you changed is kept in this browser.`,
+      life: 15_000,
+    })
+  },
+)
+const { history, state, isNew, unsaved, onBench, loaded, saving, problem, conflict, broughtBack } =
+  set
 
 const keysShown = ref(false)
 const behind = shallowRef<Behind>(ON_LIST)
@@ -47,12 +59,11 @@ const settings = ref<Record<string, string>>({})
 
 /** An old version that is only looked at. */
 const lookedAt = shallowRef<{ document: CriteriaDocument; version: number }>()
-watch(
-  () => id,
-  () => {
-    lookedAt.value = undefined
-  },
-)
+watch(onBench, () => {
+  lookedAt.value = undefined
+  settings.value = {}
+  behind.value = ON_LIST
+})
 
 const document = computed(() => lookedAt.value?.document ?? history.current.value)
 
@@ -63,9 +74,9 @@ const draft = computed(() => ({
   settings: settingsFor(document.value, settings.value),
 }))
 
-const { levels, before, findings, problem: levelsProblem } = useLevels(draft)
+const { levels, before, findings, problem: levelsProblem } = useLevels(draft, onBench)
 const { data: vocabulary } = useVocabulary()
-const { data: ribbon } = useRibbon(draft)
+const { data: ribbon } = useRibbon(draft, onBench)
 
 const standing = computed(() => {
   const of = state.value
@@ -117,12 +128,7 @@ async function save() {
 const publishShown = ref(false)
 
 function openPublish() {
-  if (!document.value.name.trim()) {
-    problem.value = 'Give the set a name first; it is kept here meanwhile.'
-    return
-  }
-  problem.value = ''
-  publishShown.value = true
+  publishShown.value = set.named()
 }
 
 async function publish(note: string) {
@@ -327,6 +333,9 @@ const KEYS = [
       :asks-for-something="document.shouldHave !== undefined"
     />
 
+    <p v-if="!problem && !(loaded && vocabulary)" class="quiet" role="status">
+      The set is being opened …
+    </p>
     <div v-if="loaded && vocabulary" class="sides">
       <div class="left">
         <Sheet

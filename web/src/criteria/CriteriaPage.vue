@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { send, sentenceOf, type Schemas } from '@/api/client'
+import { ifMatch, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { useSaving } from '@/api/saving'
 import { useSession } from '@/session'
 import { SharingDialog } from '@/sharing'
 import { dayOfInstant, dayWords } from '@/days'
@@ -18,7 +19,7 @@ const router = useRouter()
 const queries = useQueryClient()
 const account = useSession().signedIn?.name ?? ''
 const find = ref('')
-const problem = ref('')
+const { save, say, problem } = useSaving('sets')
 
 const { data, error } = useQuery(setsQuery)
 
@@ -30,29 +31,21 @@ const sets = computed(() => {
 })
 
 async function remove(set: Schemas['SetSummary']) {
-  if (!window.confirm(`Remove “${set.name}”? It was never published, so nothing hangs on it.`)) {
-    return
+  if (window.confirm(`Remove “${set.name}”? It was never published, so nothing hangs on it.`)) {
+    await act(() => send(addressOf(set), { method: 'DELETE', ...ifMatch(set.revision) }))
   }
-  await act(`/api/criteria/${encodeURIComponent(set.id)}`, set, { method: 'DELETE' })
 }
 
 async function retire(set: Schemas['SetSummary'], retired: boolean) {
-  await act(`/api/criteria/${encodeURIComponent(set.id)}/retired`, set, {
-    method: 'PUT',
-    body: JSON.stringify({ retired }),
-    headers: { 'Content-Type': 'application/json' },
-  })
+  await act(() => sendJson('PUT', `${addressOf(set)}/retired`, { retired }, ifMatch(set.revision)))
 }
 
-async function act(address: string, set: Schemas['SetSummary'], options: RequestInit) {
-  try {
-    const headers = new Headers(options.headers)
-    headers.set('If-Match', `"${String(set.revision)}"`)
-    await send(address, { ...options, headers })
-    problem.value = ''
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
-  }
+function addressOf(set: Schemas['SetSummary']): string {
+  return `/api/criteria/${encodeURIComponent(set.id)}`
+}
+
+async function act(change: () => Promise<unknown>) {
+  await save(change)
   await queries.invalidateQueries({ queryKey: ['criteria'] })
   await queries.invalidateQueries({ queryKey: ['lists'] })
 }
@@ -76,10 +69,10 @@ async function openFile(event: Event) {
   try {
     if (chosen) {
       opened.value = documentOf(await chosen.text())
-      problem.value = ''
+      say('')
     }
   } catch (failure) {
-    problem.value = sentenceOf(failure)
+    say(sentenceOf(failure))
   } finally {
     input.value = ''
   }

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { sendJson, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
 import { count } from '@/stick'
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
-import { computed, shallowRef, ref, watch } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { termSetsOf, type CriteriaDocument, type JsonObject, type TermSet } from './document'
 import { onlyIn } from './termsets/members'
 import { says, sharedQuery } from './termsets/shared'
@@ -29,21 +30,21 @@ const visible = computed({
 const known = computed(() => sets.find((set) => set.id === document?.id))
 const { data: shared } = useQuery(sharedQuery)
 const next = shallowRef<Schemas['SetVersion']>()
-const problem = ref('')
+const { ask, forget, problem } = useNewest()
 
 watch(
   () => document,
-  async (of) => {
+  (of) => {
     next.value = undefined
-    problem.value = ''
-    if (!of) {
-      return
-    }
-    try {
-      const id = encodeURIComponent(of.id || 'new-set')
-      next.value = await sendJson('POST', `/api/criteria/${id}/versions/next`, of)
-    } catch (failure) {
-      problem.value = sentenceOf(failure)
+    forget()
+    if (of) {
+      const address = `/api/criteria/${encodeURIComponent(of.id || 'new-set')}/versions/next`
+      void ask(
+        (signal) => sendJson<Schemas['SetVersion']>('POST', address, of, { signal }),
+        (told) => {
+          next.value = told
+        },
+      )
     }
   },
 )

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { sendJson, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
 import { count } from '@/stick'
 import { refDebounced } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -20,7 +21,7 @@ const emit = defineEmits<{ publish: [note: string] }>()
 
 const note = ref('')
 const next = shallowRef<Schemas['SetVersion']>()
-const failed = ref('')
+const { ask, forget, problem: failed } = useNewest()
 const of = refDebounced(
   computed(() => (visible.value ? document : undefined)),
   50,
@@ -30,22 +31,19 @@ watch(visible, (shown) => {
   if (shown) {
     note.value = ''
     next.value = undefined
+    forget()
   }
 })
 
-watch(of, async (what) => {
-  if (!what) {
-    return
-  }
-  try {
+watch(of, (what) => {
+  if (what) {
     const address = `/api/criteria/${encodeURIComponent(id)}/versions/next`
-    const told = await sendJson<Schemas['SetVersion']>('POST', address, { ...what, id })
-    if (what === of.value) {
-      next.value = told
-      failed.value = ''
-    }
-  } catch (failure) {
-    failed.value = sentenceOf(failure)
+    void ask(
+      (signal) => sendJson<Schemas['SetVersion']>('POST', address, { ...what, id }, { signal }),
+      (told) => {
+        next.value = told
+      },
+    )
   }
 })
 </script>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
 import { timeWords } from '@/days'
 import { count } from '@/stick'
 import { useQuery } from '@tanstack/vue-query'
 import Dialog from 'primevue/dialog'
-import { computed, ref } from 'vue'
+import { computed, watch } from 'vue'
 import type { CriteriaDocument } from './document'
 
 /** The published versions of a set; each can be looked at. */
@@ -13,7 +14,7 @@ const { id, newest } = defineProps<{ id: string; newest: number }>()
 const emit = defineEmits<{ look: [document: CriteriaDocument, version: number] }>()
 
 const address = computed(() => `/api/criteria/${encodeURIComponent(id)}/versions`)
-const problem = ref('')
+const { ask, forget, problem } = useNewest()
 
 const { data: versions, error } = useQuery({
   queryKey: computed(() => ['criteria', id, 'versions', newest]),
@@ -21,15 +22,17 @@ const { data: versions, error } = useQuery({
   enabled: visible,
 })
 
-async function look(version: number) {
-  try {
-    emit('look', await send<CriteriaDocument>(`${address.value}/${String(version)}`), version)
-    problem.value = ''
-    visible.value = false
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
-  }
+function look(version: number) {
+  void ask(
+    (signal) => send<CriteriaDocument>(`${address.value}/${String(version)}`, { signal }),
+    (old) => {
+      emit('look', old, version)
+      visible.value = false
+    },
+  )
 }
+
+watch([visible, () => id], forget)
 </script>
 
 <template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { sendJson, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
 import { PersonPanel } from '@/people'
 import { count } from '@/stick'
 import { Veiled, VeiledWords } from '@/veil'
@@ -30,9 +31,9 @@ const termSets = computed(() => termSetsOf(draft.document))
 type Line = Schemas['Line']
 
 const people = shallowRef<Line[]>([])
-const total = ref(0)
+/** Nothing until it is known. */
+const total = ref<number>()
 const after = ref<string>()
-const problem = ref('')
 const person = shallowRef<Schemas['PersonView']>()
 const personId = ref<string>()
 const opened = useTemplateRef('opened')
@@ -40,54 +41,44 @@ const opened = useTemplateRef('opened')
 const crossings = shallowRef<Schemas['Crossing'][]>([])
 
 const tabs = computed<{ behind: Behind; count?: number }[]>(() => [
-  { behind: ON_LIST, count: levels?.list.yes ?? 0 },
-  { behind: { part: 'TO_CHECK', title: 'Can’t tell' }, count: levels?.list.unsure ?? 0 },
-  { behind: { part: 'HAS', title: 'Have it' }, count: levels?.has.yes ?? 0 },
+  { behind: ON_LIST, count: levels?.list.yes },
+  { behind: { part: 'TO_CHECK', title: 'Can’t tell' }, count: levels?.list.unsure },
+  { behind: { part: 'HAS', title: 'Have it' }, count: levels?.has.yes },
   { behind: nearBehind(behind.criterion) },
 ])
 
-let asking: AbortController | undefined
+const listing = useNewest()
+const opening = useNewest()
+const problem = computed(() => listing.problem.value || opening.problem.value)
 
-async function load(from?: string) {
-  asking?.abort()
-  const mine = new AbortController()
-  asking = mine
-  try {
-    if (behind.part === 'NEAR') {
-      const near = await sendJson<Schemas['NearPage']>(
-        'POST',
-        '/api/bench/near',
-        { draft, criterion: behind.criterion },
-        { signal: mine.signal },
-      )
-      if (asking === mine) {
+function load(from?: string): Promise<void> {
+  const { part, criterion } = behind
+  if (part === 'NEAR') {
+    return listing.ask(
+      (signal) =>
+        sendJson<Schemas['NearPage']>('POST', '/api/bench/near', { draft, criterion }, { signal }),
+      (near) => {
         crossings.value = near.crossings
         people.value = near.crossings.map(({ person }) => ({ person, why: '' }))
         total.value = near.total
         after.value = undefined
-        problem.value = ''
-      }
-      return
-    }
-    const page = await sendJson<Schemas['WhoPage']>(
-      'POST',
-      '/api/bench/who',
-      { draft, part: behind.part, criterion: behind.criterion, after: from },
-      { signal: mine.signal },
+      },
     )
-    if (asking === mine) {
+  }
+  return listing.ask(
+    (signal) =>
+      sendJson<Schemas['WhoPage']>(
+        'POST',
+        '/api/bench/who',
+        { draft, part, criterion, after: from },
+        { signal },
+      ),
+    (page) => {
       people.value = from ? [...people.value, ...page.people] : page.people
       total.value = page.total
       after.value = page.after
-      problem.value = ''
-    }
-  } catch (failure) {
-    if (asking === mine) {
-      problem.value = sentenceOf(failure)
-      people.value = []
-      total.value = 0
-    }
-  }
+    },
+  )
 }
 
 /** How many of those that are shown have the same reason. */
@@ -98,27 +89,27 @@ function withReason(why: string): string {
 
 async function open(id: string) {
   personId.value = id
-  try {
-    const view = await sendJson<Schemas['PersonView']>('POST', '/api/bench/person', {
-      draft,
-      person: id,
-    })
-    if (personId.value === id) {
+  await opening.ask(
+    (signal) =>
+      sendJson<Schemas['PersonView']>(
+        'POST',
+        '/api/bench/person',
+        { draft, person: id },
+        { signal },
+      ),
+    (view) => {
       const isFirst = person.value === undefined
       person.value = view
       if (isFirst) {
         // From here the arrow keys go on to the next person.
-        await nextTick()
-        opened.value?.focus()
+        void nextTick(() => opened.value?.focus())
       }
-      problem.value = ''
-    }
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
-  }
+    },
+  )
 }
 
 function close() {
+  opening.forget()
   person.value = undefined
   personId.value = undefined
 }
@@ -157,14 +148,19 @@ function onKey(event: KeyboardEvent) {
 watch(
   () => [levels, behind] as const,
   ([shown], old) => {
+    // Of another number, or another set: those who are behind it are not known yet.
+    if (!shown || old?.[1] !== behind) {
+      listing.forget()
+      people.value = []
+      total.value = undefined
+      after.value = undefined
+      close()
+    }
     if (shown) {
       void load()
       if (personId.value) {
         void open(personId.value)
       }
-    }
-    if (old?.[1] !== behind) {
-      close()
     }
   },
   { immediate: true },
@@ -190,7 +186,9 @@ watch(
     <div v-if="person" ref="opened" class="opened" tabindex="-1">
       <div class="steps">
         <Button size="small" text icon="pi pi-arrow-left" label="Back" @click="back" />
-        <span class="quiet">{{ index + 1 }} of {{ count(total) }}, arrow keys for the next</span>
+        <span class="quiet"
+          >{{ index + 1 }} of {{ count(total ?? people.length) }}, arrow keys for the next</span
+        >
         <Button
           size="small"
           text
@@ -221,8 +219,13 @@ watch(
     </div>
 
     <template v-else>
-      <h2 class="title">{{ behind.title }}: {{ count(total) }}</h2>
-      <p v-if="total === 0 && !problem" class="quiet empty">Nobody.</p>
+      <h2 class="title">
+        {{ behind.title }}<template v-if="total !== undefined">: {{ count(total) }}</template>
+      </h2>
+      <p v-if="total === undefined" class="quiet empty" role="status">
+        {{ problem ? '' : 'Looking …' }}
+      </p>
+      <p v-else-if="total === 0" class="quiet empty">Nobody.</p>
       <NearList
         v-else-if="behind.part === 'NEAR'"
         :crossings
@@ -245,7 +248,9 @@ watch(
           </li>
         </template>
         <li v-if="after">
-          <button class="word more" @click="load(after)">Show more of {{ count(total) }}</button>
+          <button class="word more" @click="load(after)">
+            Show more of {{ count(total ?? people.length) }}
+          </button>
         </li>
       </ol>
     </template>

@@ -41,3 +41,28 @@ export function hasKeptDraft(account: string, id: string): boolean {
   const kept = localStorage.getItem(keyOf(account, id))
   return kept !== null && kept !== 'null'
 }
+
+/** It is saved by now, or kept under another id. */
+export function forgetKept(account: string, id: string): void {
+  localStorage.removeItem(keyOf(account, id))
+}
+
+/**
+ * What was kept of a set under an id was saved: it goes, or where more was typed since, goes on from the new revision.
+ *
+ * @param sent as it was kept when it was sent
+ */
+export function settleKept(
+  account: string,
+  id: string,
+  sent: CriteriaDocument,
+  revision: number,
+): void {
+  const key = keyOf(account, id)
+  const kept = JSON.parse(localStorage.getItem(key) ?? 'null') as KeptDraft | null
+  if (kept && JSON.stringify(kept.document) === JSON.stringify(sent)) {
+    forgetKept(account, id)
+  } else if (kept) {
+    localStorage.setItem(key, JSON.stringify({ ...kept, revision }))
+  }
+}

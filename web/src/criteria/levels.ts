@@ -1,5 +1,6 @@
-import { sendJson, sentenceOf, type Schemas } from '@/api/client'
-import { readonly, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
+import { sendJson, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
+import { readonly, ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
 import type { CriteriaDocument } from './document'
 
 export interface Draft {
@@ -18,42 +19,43 @@ export interface Levels {
   problem: Readonly<Ref<string>>
 }
 
-/** Asks for the levels of a draft after every change; only the newest answer counts. */
-export function useLevels(draft: Ref<Draft>): Levels {
+/**
+ * Asks for the levels of a draft after every change; only the newest answer counts.
+ *
+ * @param subject which set is on the bench: another one has neither the levels nor the ghosts of the one before it
+ */
+export function useLevels(draft: Ref<Draft>, subject: Readonly<Ref<unknown>> = ref()): Levels {
   const levels = shallowRef<Schemas['Levels']>()
   const before = shallowRef<Schemas['Levels']>()
   const findings = shallowRef<readonly Schemas['Finding'][]>([])
-  const problem = shallowRef('')
-  let asking: AbortController | undefined
-  let of: string | undefined
+  const { ask, forget, problem } = useNewest()
 
-  async function ask(): Promise<void> {
-    asking?.abort()
-    const mine = new AbortController()
-    asking = mine
-    try {
-      const answer = await sendJson<Schemas['BenchAnswer']>('POST', '/api/bench', draft.value, {
-        signal: mine.signal,
-      })
-      if (asking !== mine) {
-        return
-      }
-      problem.value = ''
-      findings.value = answer.findings
-      if (answer.levels) {
-        // Another set has no ghosts of the one before it.
-        before.value = of === draft.value.document.id ? levels.value : undefined
-        of = draft.value.document.id
-        levels.value = answer.levels
-      }
-    } catch (failure) {
-      if (asking === mine) {
-        problem.value = sentenceOf(failure)
-      }
-    }
-  }
+  watch(
+    subject,
+    () => {
+      forget()
+      levels.value = undefined
+      before.value = undefined
+      findings.value = []
+    },
+    { flush: 'sync' },
+  )
 
-  watch(draft, () => void ask(), { immediate: true })
+  watch(
+    draft,
+    (now) =>
+      void ask(
+        (signal) => sendJson<Schemas['BenchAnswer']>('POST', '/api/bench', now, { signal }),
+        (answer) => {
+          findings.value = answer.findings
+          if (answer.levels) {
+            before.value = levels.value
+            levels.value = answer.levels
+          }
+        },
+      ),
+    { immediate: true },
+  )
   return {
     levels: readonly(levels) as Levels['levels'],
     before: readonly(before) as Levels['before'],

@@ -1,6 +1,6 @@
 import { sendJson, type Schemas } from '@/api/client'
 import { dayNumber, isoOf } from '@/days'
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, type Ref } from 'vue'
 import type { Draft } from './levels'
@@ -39,19 +39,23 @@ export function stepped(day: string, by: { days?: number; months?: number }): st
   return isoOf(Math.min(firstOf(months) + ofMonth - 1, firstOf(months + 1) - 1))
 }
 
-/** The list through two years, asked for again when the criteria change, not when the as-of date does. */
-export function useRibbon(draft: Ref<Draft>) {
+/**
+ * The list through two years, asked for again when the criteria change, not when the as-of date does.
+ *
+ * @param subject which set is on the bench: that of another one is never shown meanwhile
+ */
+export function useRibbon(draft: Ref<Draft>, subject: Readonly<Ref<unknown>>) {
   const asked = computed(() =>
     JSON.stringify({ document: draft.value.document, settings: draft.value.settings }),
   )
   const settled = refDebounced(asked, AFTER_EDIT_MS)
   return useQuery({
-    queryKey: computed(() => ['ribbon', settled.value]),
+    queryKey: computed(() => ['ribbon', subject.value, settled.value]),
     queryFn: ({ signal }) =>
       sendJson<Schemas['Ribbon']>('POST', '/api/bench/ribbon', JSON.parse(settled.value), {
         signal,
       }),
-    placeholderData: keepPreviousData,
+    placeholderData: (before, query) => (query?.queryKey[1] === subject.value ? before : undefined),
     retry: false,
     gcTime: 60_000,
   })

@@ -9,10 +9,13 @@ type Answer = { status: number; body: object }
 
 const asked: { method: string; path: string; ifMatch: string | null; body: unknown }[] = []
 let answers: Answer[]
+/** Answers that are not given yet, where they are held back. */
+let held: (() => void)[] | undefined
 
 beforeEach(() => {
   localStorage.clear()
   asked.length = 0
+  held = undefined
   vi.stubGlobal('fetch', (path: string, options: RequestInit = {}) => {
     asked.push({
       method: options.method ?? 'GET',
@@ -21,25 +24,33 @@ beforeEach(() => {
       body: options.body ? (JSON.parse(options.body as string) as unknown) : undefined,
     })
     const { status, body } = answers.shift() ?? { status: 500, body: {} }
-    return Promise.resolve(new Response(JSON.stringify(body), { status }))
+    const response = new Response(JSON.stringify(body), { status })
+    return held
+      ? new Promise((resolve) => held?.push(() => resolve(response)))
+      : Promise.resolve(response)
   })
 })
 afterEach(() => {
   vi.unstubAllGlobals()
 })
 
-function state(revision: number, version: number, name = 'Lithium'): Answer {
-  const document = { format: 'dipstick-criteria/1', id: 'lithium', name, include: [] }
+function state(revision: number, version: number, name = 'Lithium', id = 'lithium'): Answer {
+  const document = { format: 'dipstick-criteria/1', id, name, include: [] }
   const draft = version === 0
   const body = { revision, version, draft, retired: false, changedAt: '', changedBy: '', document }
   return { status: 200, body }
 }
 
 async function bench(start: string) {
+  const elsewhere: string[] = []
   const id = ref(start)
   let set: ReturnType<typeof useSavedSet> | undefined
   const page = defineComponent(() => {
-    set = useSavedSet(() => id.value, 'orla')
+    set = useSavedSet(
+      () => id.value,
+      'orla',
+      (words) => elsewhere.push(words),
+    )
     return () => h('div')
   })
   mount(page, { global: { plugins: [VueQueryPlugin] } })
@@ -47,7 +58,7 @@ async function bench(start: string) {
   if (!set) {
     throw new Error('The page was not set up')
   }
-  return { id, set }
+  return { id, set, elsewhere }
 }
 
 it('saves a new set as a draft and publishes it, each from the revision before', async () => {
@@ -113,4 +124,102 @@ it('follows a term set that was changed for all sets', async () => {
   answers = [state(5, 2)]
   await set.save()
   expect(asked.at(-1)?.ifMatch).toBe('"4"')
+})
+
+it('keeps what is typed while a save is under way, here and in the browser', async () => {
+  answers = [state(3, 1)]
+  const { set } = await bench('lithium')
+  set.history.change({ ...set.document.value, name: 'Sent' })
+  held = []
+  answers = [state(4, 1, 'Sent')]
+  const saving = set.save()
+  set.history.change({ ...set.document.value, name: 'Sent, and more' })
+  held[0]?.()
+  expect(await saving).toBe(true)
+  expect(set.document.value.name).toBe('Sent, and more')
+  expect(set.unsaved.value).toBe(true)
+
+  held = undefined
+  answers = [state(4, 1, 'Sent')]
+  const again = await bench('lithium')
+  expect(again.set.document.value.name).toBe('Sent, and more')
+  answers = [state(5, 1, 'Sent, and more')]
+  expect(await again.set.save()).toBe(true)
+  expect(asked.at(-1)?.ifMatch).toBe('"4"')
+  expect(again.set.unsaved.value).toBe(false)
+})
+
+it('keeps what is typed while a new set is saved, under its own address', async () => {
+  const { id, set } = await bench(NEW)
+  set.history.change({ ...set.document.value, name: 'Lithium' })
+  held = []
+  answers = [state(1, 0)]
+  const saving = set.save()
+  set.history.change({ ...set.document.value, purpose: 'typed since' })
+  held[0]?.()
+  await saving
+  id.value = 'lithium'
+  await flushPromises()
+  held = undefined
+  answers = [state(1, 0)]
+  expect((await bench('lithium')).set.document.value.purpose).toBe('typed since')
+  expect((await bench(NEW)).set.document.value.purpose ?? '').toBe('')
+})
+
+it('never paints the answer of one set over another, whether it is saved or refused', async () => {
+  answers = [state(3, 1)]
+  const { id, set, elsewhere } = await bench('lithium')
+  set.history.change({ ...set.document.value, name: 'Mine' })
+  held = []
+  answers = [state(4, 1, 'Mine'), state(8, 2, 'Hearing', 'hearing')]
+  const saving = set.save()
+  id.value = 'hearing'
+  await flushPromises()
+  held[1]?.()
+  await flushPromises()
+  held[0]?.()
+  expect(await saving).toBe(false)
+  expect(set.document.value.name).toBe('Hearing')
+  expect(set.unsaved.value).toBe(false)
+
+  held = []
+  answers = [{ status: 412, body: { type: 'urn:dipstick:changed-meanwhile', detail: 'Changed.' } }]
+  set.history.change({ ...set.document.value, name: 'Hearing, mine' })
+  const refused = set.save()
+  answers = [state(4, 1, 'Mine')]
+  id.value = 'lithium'
+  await flushPromises()
+  held.forEach((answer) => answer())
+  expect(await refused).toBe(false)
+  await flushPromises()
+  expect(set.problem.value).toBe('')
+  expect(elsewhere).toEqual(['Changed.'])
+  expect(set.document.value.name).toBe('Mine')
+  // What was saved is not told as left over.
+  expect(set.broughtBack.value).toBe('')
+})
+
+it('saves to its own address after a step back to before it had one', async () => {
+  const { set } = await bench(NEW)
+  set.history.change({ ...set.document.value, name: 'Lithium' })
+  answers = [state(1, 0)]
+  await set.save()
+  set.history.undo()
+  set.history.change({ ...set.document.value, name: 'Lithium again' })
+  answers = [state(2, 0, 'Lithium again')]
+  expect(await set.save()).toBe(true)
+  expect(asked.at(-1)?.path).toBe('/api/criteria/lithium')
+})
+
+it('opens the set that is asked for last, in whatever order they come', async () => {
+  held = []
+  answers = [state(3, 1), state(8, 2, 'Hearing', 'hearing')]
+  const { id, set } = await bench('lithium')
+  id.value = 'hearing'
+  await flushPromises()
+  held[1]?.()
+  await flushPromises()
+  held[0]?.()
+  await flushPromises()
+  expect(set.document.value.name).toBe('Hearing')
 })

@@ -1,10 +1,12 @@
-import { Problem, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { ifMatch, send, sendJson, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
+import { useSaving } from '@/api/saving'
 import { timeWords } from '@/days'
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, readonly, ref, shallowRef, watch } from 'vue'
 import { emptyDocument, putTermSet, slug, type CriteriaDocument, type TermSet } from './document'
 import { useHistory } from './history'
-import { NEW, useKeptDraft } from './keptDraft'
+import { forgetKept, NEW, settleKept, useKeptDraft } from './keptDraft'
 
 type SetDocument = Schemas['SetDocument']
 
@@ -14,8 +16,13 @@ type SetDocument = Schemas['SetDocument']
  *
  * @param id of the set, or {@link NEW}
  * @param account whose changes they are
+ * @param elsewhere is told when something was not saved of a set that is not on the bench any more
  */
-export function useSavedSet(id: () => string, account: string) {
+export function useSavedSet(
+  id: () => string,
+  account: string,
+  elsewhere: (words: string) => void = () => undefined,
+) {
   const queries = useQueryClient()
   const history = useHistory<CriteriaDocument>(emptyDocument())
   const kept = useKeptDraft(account, id)
@@ -24,32 +31,40 @@ export function useSavedSet(id: () => string, account: string) {
   const saved = shallowRef<CriteriaDocument>(history.current.value)
   /** The revision that the changes were made to; nothing for a new set. */
   const revision = ref<number>()
-  const problem = ref('')
-  const conflict = ref(false)
+  /** Counts what was put on the bench; an answer about what was there before changes nothing here. */
+  const onBench = ref(0)
+  const { save: ask, say, saving, problem, conflict } = useSaving(onBench, elsewhere)
+  const loading = useNewest()
   const loaded = ref(false)
-  const saving = ref(false)
   /** Where the changes come from that are here and not saved, in words. */
   const broughtBack = ref('')
 
   const document = computed(() => history.current.value)
   const isNew = computed(() => revision.value === undefined)
   const unsaved = computed(() => document.value !== saved.value)
-  const address = () => `/api/criteria/${encodeURIComponent(document.value.id)}`
+  const addressOf = (set: string) => `/api/criteria/${encodeURIComponent(set)}`
+  /** Of the set that is saved: a step back in its history may be to before it had an id. */
+  const address = () => addressOf(savedId() ?? document.value.id)
+
+  function savedId(): string | undefined {
+    return (state.value?.document as CriteriaDocument | undefined)?.id
+  }
 
   async function load(): Promise<void> {
     loaded.value = false
-    problem.value = ''
-    conflict.value = false
+    onBench.value += 1
+    say('')
+    loading.forget()
     if (id() === NEW) {
       start(emptyDocument(), undefined)
       return
     }
-    try {
-      const set = await send<SetDocument>(`/api/criteria/${encodeURIComponent(id())}`)
-      start(set.document as CriteriaDocument, set)
-    } catch (failure) {
-      problem.value = sentenceOf(failure)
-    }
+    await loading.ask(
+      (signal) => send<SetDocument>(addressOf(id()), { signal }),
+      (set) => {
+        start(set.document as CriteriaDocument, set)
+      },
+    )
   }
 
   function start(of: CriteriaDocument, set: SetDocument | undefined) {
@@ -69,13 +84,23 @@ export function useSavedSet(id: () => string, account: string) {
     loaded.value = true
   }
 
-  watch(document, (now) => {
-    if (loaded.value) {
-      kept.value = unsaved.value
-        ? { document: now, revision: revision.value, at: new Date().toISOString() }
-        : null
-    }
-  })
+  /** Keeps what is not saved in the browser, at the address of the set. */
+  function keep() {
+    kept.value = unsaved.value
+      ? { document: document.value, revision: revision.value, at: new Date().toISOString() }
+      : null
+  }
+
+  // At once: a moment later another set may be at the address under which it is kept.
+  watch(
+    document,
+    () => {
+      if (loaded.value) {
+        keep()
+      }
+    },
+    { flush: 'sync' },
+  )
 
   /** A new set that was just saved is at its address already: reading it again would take the focus away. */
   function isHere(): boolean {
@@ -84,8 +109,11 @@ export function useSavedSet(id: () => string, account: string) {
 
   watch(
     id,
-    () => {
-      if (!isHere()) {
+    (_, before) => {
+      if (isHere()) {
+        keep()
+        forgetKept(account, before ?? NEW)
+      } else {
         void load()
       }
     },
@@ -93,57 +121,61 @@ export function useSavedSet(id: () => string, account: string) {
   )
 
   /** Does something with the set at the server, and takes over what came of it; false where it was refused. */
-  async function act(ask: () => Promise<SetDocument>): Promise<boolean> {
-    saving.value = true
-    problem.value = ''
-    conflict.value = false
-    try {
-      const answer = await ask()
+  function act(
+    change: () => Promise<SetDocument>,
+    done: () => void = () => undefined,
+  ): Promise<boolean> {
+    return ask(change, (answer) => {
       state.value = answer
       revision.value = answer.revision
+      done()
       void queries.invalidateQueries({ queryKey: ['criteria'] })
       void queries.invalidateQueries({ queryKey: ['lists'] })
       void queries.invalidateQueries({ queryKey: ['termSets'] })
-      return true
-    } catch (failure) {
-      problem.value = sentenceOf(failure)
-      if (failure instanceof Problem) {
-        problem.value = [problem.value, ...failure.errors.map((one) => one.message)].join(' ')
-        conflict.value = failure.type === 'changed-meanwhile'
-      }
-      return false
-    } finally {
-      saving.value = false
-    }
+    })
   }
 
   function ifUnchanged(): RequestInit {
-    return isNew.value ? {} : { headers: { 'If-Match': `"${String(revision.value)}"` } }
+    return isNew.value ? { headers: { 'If-None-Match': '*' } } : ifMatch(revision.value)
+  }
+
+  /** Whether it has a name, without which it can be neither saved nor published; says so. */
+  function named(): boolean {
+    const has = document.value.name.trim() !== ''
+    say(has ? '' : 'Give the set a name first; it is kept here meanwhile.')
+    return has
   }
 
   /** Saves the changes as a draft; what is published stays as it is. */
   async function save(): Promise<boolean> {
-    if (!document.value.name.trim()) {
-      problem.value = 'Give the set a name first; it is kept here meanwhile.'
+    if (!named()) {
       return false
     }
-    const setId = isNew.value ? slug(document.value.name) || 'set' : document.value.id
-    const toSave = { ...document.value, id: setId, name: document.value.name.trim() }
-    const done = await act(() =>
-      sendJson('PUT', `/api/criteria/${encodeURIComponent(setId)}`, toSave, ifUnchanged()),
+    const setId = savedId() ?? (slug(document.value.name) || 'set')
+    const before = document.value
+    const keptAt = id()
+    const toSave = { ...before, id: setId, name: before.name.trim() }
+    return act(
+      async () => {
+        const answer = await sendJson<SetDocument>('PUT', addressOf(setId), toSave, ifUnchanged())
+        // Also where another set is on the bench by now.
+        settleKept(account, keptAt, before, answer.revision)
+        return answer
+      },
+      () => {
+        settle(before, toSave)
+      },
     )
-    if (done) {
-      history.change(toSave, 'name')
-      settle()
-    }
-    return done
   }
 
-  /** What is here is what is saved. */
-  function settle() {
-    saved.value = history.current.value
-    kept.value = null
+  /** This is saved; what was typed while it was under way stays, and is still to be saved. */
+  function settle(before: CriteriaDocument, nowSaved: CriteriaDocument) {
+    const typedSince = document.value !== before
+    const { id: setId } = nowSaved
+    history.change(typedSince ? { ...document.value, id: setId } : nowSaved, 'name')
+    saved.value = typedSince ? nowSaved : history.current.value
     broughtBack.value = ''
+    keep()
   }
 
   /** Saves what is not saved, and makes it the next version. */
@@ -156,10 +188,19 @@ export function useSavedSet(id: () => string, account: string) {
 
   /** Goes back to what is published. */
   async function dropDraft(): Promise<void> {
-    if (await act(() => send(`${address()}/draft`, { method: 'DELETE', ...ifUnchanged() }))) {
-      history.change(state.value?.document as CriteriaDocument)
-      settle()
-    }
+    const before = document.value
+    await act(
+      () => send(`${address()}/draft`, { method: 'DELETE', ...ifUnchanged() }),
+      () => {
+        const published = state.value?.document as CriteriaDocument
+        saved.value = published
+        if (document.value === before) {
+          history.change(published)
+          broughtBack.value = ''
+        }
+        keep()
+      },
+    )
   }
 
   async function retire(retired: boolean): Promise<void> {
@@ -184,6 +225,7 @@ export function useSavedSet(id: () => string, account: string) {
   /** Keeps what is here as a set of its own, beside the one that somebody else changed. */
   async function saveAsOther(): Promise<boolean> {
     history.change({ ...document.value, id: '', name: `${document.value.name} (mine)` })
+    state.value = undefined
     revision.value = undefined
     return save()
   }
@@ -200,9 +242,7 @@ export function useSavedSet(id: () => string, account: string) {
       const { after, version } = rewritten
       state.value = state.value && { ...state.value, revision: after, version }
       saved.value = wasSaved ? history.current.value : putTermSet(saved.value, termSet)
-      kept.value = wasSaved
-        ? null
-        : { document: document.value, revision: revision.value, at: new Date().toISOString() }
+      keep()
     }
   }
 
@@ -212,9 +252,11 @@ export function useSavedSet(id: () => string, account: string) {
     state,
     isNew,
     unsaved,
+    onBench: readonly(onBench),
     loaded,
     saving,
-    problem,
+    problem: computed(() => problem.value || loading.problem.value),
+    named,
     conflict,
     broughtBack,
     save,

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { send, sentenceOf, type Schemas } from '@/api/client'
+import { send, type Schemas } from '@/api/client'
+import { useSaving } from '@/api/saving'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 
 /** The private address of one's follow-ups as a calendar; told once, and revoked when it got about. */
 const queries = useQueryClient()
 const address = ref('')
-const problem = ref('')
+const { save, problem } = useSaving('calendar')
 
 const { data: feed } = useQuery({
   queryKey: ['calendar'],
@@ -15,13 +16,14 @@ const { data: feed } = useQuery({
 const whole = computed(() => (address.value ? window.location.origin + address.value : ''))
 
 async function change(method: 'POST' | 'DELETE') {
-  try {
-    const made = await send<Schemas['Feed'] | undefined>('/api/session/calendar', { method })
-    address.value = made?.address ?? ''
-    problem.value = ''
+  const done = await save(
+    () => send<Schemas['Feed'] | undefined>('/api/session/calendar', { method }),
+    (made) => {
+      address.value = made?.address ?? ''
+    },
+  )
+  if (done) {
     await queries.invalidateQueries({ queryKey: ['calendar'] })
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
   }
 }
 </script>

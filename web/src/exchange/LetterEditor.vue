@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { send, sendJson, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
+import { useSaving } from '@/api/saving'
+import { useTyping } from '@/api/typing'
 import { refDebounced } from '@vueuse/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -21,9 +24,6 @@ const fieldsWords = computed(() => fields.map((field) => '{' + `{${field}}` + '}
 
 const name = ref('Recall')
 const language = ref('en')
-const subject = ref('')
-const body = ref('')
-const problem = ref('')
 const preview = shallowRef<Schemas['Letter']>()
 
 const known = computed(() =>
@@ -32,62 +32,73 @@ const known = computed(() =>
 const address = computed(
   () => `/api/letters/${encodeURIComponent(name.value)}/${encodeURIComponent(language.value)}`,
 )
-
-watch(
-  known,
-  (template) => {
-    if (template) {
-      subject.value = template.subject
-      body.value = template.body
-    }
+const {
+  draft: typed,
+  ifMatch,
+  saved,
+} = useTyping(
+  () => address.value,
+  () => {
+    const { subject, body, revision } = known.value ?? {}
+    return revision === undefined
+      ? undefined
+      : { value: { subject: subject ?? '', body: body ?? '' }, revision }
   },
-  { immediate: true },
 )
+watch(
+  typed,
+  (now) => {
+    // Of a letter that there is not yet, nothing is typed at first.
+    typed.value = now ?? { subject: '', body: '' }
+  },
+  { immediate: true, flush: 'sync' },
+)
+const draft = computed(() => typed.value ?? { subject: '', body: '' })
+const { save: keep, saving, problem: refused } = useSaving(address)
+const previewing = useNewest()
+const problem = computed(() => refused.value || previewing.problem.value)
 
 const settled = refDebounced(
-  computed(() => ({ person: example, subject: subject.value, body: body.value })),
+  computed(() => ({ person: example, ...typed.value })),
   300,
 )
 
 watch(
   settled,
-  async (draft) => {
-    try {
-      preview.value = await sendJson<Schemas['Letter']>(
-        'POST',
-        `/api/lists/${encodeURIComponent(list)}/out/preview`,
-        draft,
-      )
-      problem.value = ''
-    } catch (failure) {
-      problem.value = sentenceOf(failure)
-    }
-  },
+  (wanted) =>
+    void previewing.ask(
+      (signal) =>
+        sendJson<Schemas['Letter']>(
+          'POST',
+          `/api/lists/${encodeURIComponent(list)}/out/preview`,
+          wanted,
+          { signal },
+        ),
+      (letter) => {
+        preview.value = letter
+      },
+    ),
   { immediate: true },
 )
 
 async function save() {
-  try {
-    await sendJson(
-      'PUT',
-      address.value,
-      { subject: subject.value, body: body.value },
-      { headers: { 'If-Match': `"${String(known.value?.revision ?? 0)}"` } },
-    )
-    problem.value = ''
-    emit('saved')
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
-  }
+  const sent = { ...draft.value }
+  await keep(
+    () => sendJson<Schemas['LetterTemplate']>('PUT', address.value, sent, ifMatch.value),
+    (answer) => {
+      saved(sent, answer.revision)
+      emit('saved')
+    },
+  )
 }
 
 async function remove() {
-  try {
-    await send(address.value, { method: 'DELETE' })
-    emit('saved')
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
-  }
+  await keep(
+    () => send(address.value, { method: 'DELETE', ...ifMatch.value }),
+    () => {
+      emit('saved')
+    },
+  )
 }
 </script>
 
@@ -113,9 +124,9 @@ async function remove() {
       </span>
     </span>
     <label for="letter-subject">Subject</label>
-    <InputText id="letter-subject" v-model="subject" required maxlength="400" />
+    <InputText id="letter-subject" v-model="draft.subject" required maxlength="400" />
     <label for="letter-body">Text</label>
-    <Textarea id="letter-body" v-model="body" rows="9" required maxlength="8000" />
+    <Textarea id="letter-body" v-model="draft.body" rows="9" required maxlength="8000" />
     <span>Fields</span>
     <span class="quiet">{{ fieldsWords }}</span>
     <template v-if="preview">
@@ -127,7 +138,7 @@ async function remove() {
     </template>
     <span></span>
     <span class="buttons">
-      <Button type="submit" label="Save this language" :disabled="problem !== ''" />
+      <Button type="submit" label="Save this language" :loading="saving" />
       <Button
         v-if="known && language !== 'en'"
         type="button"

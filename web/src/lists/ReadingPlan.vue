@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { Problem, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { Problem, send, sendJson } from '@/api/client'
+import { useSaving } from '@/api/saving'
+import { useTyping } from '@/api/typing'
 import { timeWords } from '@/days'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { computed, reactive, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { planWords, type DialOfSet, type Plan } from './readingPlan'
 
 /** When a list is read by itself, and with which dials. */
@@ -29,14 +31,12 @@ const DAYS: readonly Plan['dayOfWeek'][] = [
 const queries = useQueryClient()
 const address = computed(() => `/api/lists/${encodeURIComponent(id)}/reading-plan`)
 const changing = ref(false)
-const problem = ref('')
-const draft = reactive({
-  every: 'DAY' as Plan['every'],
-  dayOfWeek: 'MONDAY' as Plan['dayOfWeek'],
-  dayOfMonth: 1,
-  at: '06:00',
-  turned: {} as Record<string, string>,
-})
+const { save: keep, saving, problem: refused, failure } = useSaving(() => id)
+const problem = computed(() =>
+  failure.value instanceof Problem && failure.value.type === 'incomplete'
+    ? 'The time is written as 06:00, the day of the month from 1 to 31. Nothing was saved.'
+    : refused.value,
+)
 
 const { data: plan } = useQuery({
   queryKey: computed(() => ['lists', id, 'readings', 'plan']),
@@ -44,39 +44,45 @@ const { data: plan } = useQuery({
 })
 const dials = computed(() => (plan.value?.dials ?? []) as unknown as DialOfSet[])
 
-function begin() {
-  const now = plan.value
-  if (now) {
-    Object.assign(draft, { ...now, turned: { ...now.turned } })
-    changing.value = true
-    problem.value = ''
-  }
+const {
+  draft: typed,
+  ifMatch,
+  saved,
+  begin,
+} = useTyping(
+  () => id,
+  () => {
+    const now = plan.value
+    if (now === undefined) {
+      return undefined
+    }
+    const { every, dayOfWeek, dayOfMonth, at, turned, revision } = now
+    return { value: { every, dayOfWeek, dayOfMonth, at, turned }, revision }
+  },
+)
+/** The form is shown once there is a plan to change. */
+const draft = computed(() => typed.value as Exclude<typeof typed.value, undefined>)
+
+function open() {
+  begin()
+  changing.value = true
 }
 
 async function save() {
+  const sent = { ...draft.value, turned: { ...draft.value.turned } }
   const turned = Object.fromEntries(
-    Object.entries(draft.turned).filter(([, value]) => value.trim() !== ''),
+    Object.entries(sent.turned).filter(([, value]) => value.trim() !== ''),
   )
-  try {
-    await sendJson<Schemas['ReadingPlanView']>(
-      'PUT',
-      address.value,
-      {
-        every: draft.every,
-        dayOfWeek: draft.dayOfWeek,
-        dayOfMonth: draft.dayOfMonth,
-        at: draft.at,
-        turned,
-      },
-      { headers: { 'If-Match': `"${String(plan.value?.revision)}"` } },
-    )
-    changing.value = false
+  const done = await keep(
+    () => sendJson<Plan>('PUT', address.value, { ...sent, turned }, ifMatch.value),
+    (answer) => {
+      // What was changed since is still to be saved.
+      changing.value = JSON.stringify(draft.value) !== JSON.stringify(sent)
+      saved(sent, answer.revision)
+    },
+  )
+  if (done) {
     await queries.invalidateQueries({ queryKey: ['lists', id, 'readings'] })
-  } catch (failure) {
-    problem.value =
-      failure instanceof Problem && failure.type === 'incomplete'
-        ? 'The time is written as 06:00, the day of the month from 1 to 31. Nothing was saved.'
-        : sentenceOf(failure)
   }
 }
 </script>
@@ -85,7 +91,7 @@ async function save() {
   <p v-if="plan && !changing" class="plan">
     {{ planWords(plan) }}
     <span v-if="plan.next" class="quiet">Next: {{ timeWords(plan.next) }}.</span>
-    <button v-if="mayChange" class="word" @click="begin">Change it</button>
+    <button v-if="mayChange" class="word" @click="open">Change it</button>
   </p>
   <form v-else-if="changing" class="plan" @submit.prevent="save">
     <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
@@ -140,7 +146,7 @@ async function save() {
         :placeholder="String(dial.default)"
       />
     </template>
-    <Button type="submit" size="small" label="Save" />
+    <Button type="submit" size="small" label="Save" :loading="saving" />
     <Button type="button" size="small" text label="Leave as it was" @click="changing = false" />
   </form>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
+import { useSaving } from '@/api/saving'
 import { dayWords, timeWords } from '@/days'
 import { Drop } from '@/people'
 import { count } from '@/stick'
@@ -37,8 +38,7 @@ const OCCASIONS: Record<Reading['occasion'], string> = {
 const queries = useQueryClient()
 const address = computed(() => `/api/lists/${encodeURIComponent(id)}`)
 const key = computed(() => ['lists', id, 'readings'])
-const problem = ref('')
-const taking = ref(false)
+const { save, saving: taking, problem } = useSaving(() => id)
 const chosen = ref<number>()
 const beside = ref<number>()
 
@@ -78,17 +78,13 @@ watch(visible, () => {
 })
 
 async function take() {
-  taking.value = true
-  try {
-    const taken = await send<Reading>(`${address.value}/readings`, { method: 'POST' })
-    problem.value = ''
-    await queries.invalidateQueries({ queryKey: key.value })
-    chosen.value = taken.id
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
-  } finally {
-    taking.value = false
-  }
+  await save(
+    () => send<Reading>(`${address.value}/readings`, { method: 'POST' }),
+    (taken) => {
+      chosen.value = taken.id
+    },
+  )
+  await queries.invalidateQueries({ queryKey: key.value })
 }
 
 function whence(one: Reading): string {

@@ -58,8 +58,8 @@ async function desk(is: Partial<typeof DESK> = {}) {
   )
   const asked = serving({
     'GET /api/lists/kidney/desk': { ...DESK, ...is },
-    'GET /api/lists/kidney/desk/views': [],
-    'GET /api/colleagues': { colleagues: [], groups: {} },
+    'GET /api/lists/kidney/desk/views': { views: [], revision: 0 },
+    'GET /api/colleagues': { colleagues: [], groups: [] },
     'POST /api/lists/kidney/desk/work': (one: Asked) => ({
       done: (one.body as Work).people.map((person) => person.person),
       refused: [],

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { useColleagues } from '@/accounts'
-import { Problem, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { sendJson, type Schemas } from '@/api/client'
+import { useSaving } from '@/api/saving'
+import { useTyping } from '@/api/typing'
 import { useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import MultiSelect from 'primevue/multiselect'
 import Select from 'primevue/select'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, watch } from 'vue'
 import DayCount from './DayCount.vue'
 import { STEPS } from './words'
 
@@ -19,9 +21,18 @@ const { id, desk } = defineProps<{ id: string; desk: Schemas['DeskView'] }>()
 
 const queries = useQueryClient()
 const { colleagues } = useColleagues()
-const draft = ref<Manner>(copy(desk.manner))
-const revision = shallowRef(0)
-const problem = ref('')
+const {
+  draft: typed,
+  ifMatch,
+  saved,
+  begin,
+} = useTyping<Manner>(
+  () => id,
+  () => ({ value: desk.manner, revision: desk.mannerRevision }),
+)
+/** There is always one, since there is a desk. */
+const draft = computed(() => typed.value as Manner)
+const { save: keep, say, saving, problem } = useSaving(() => id)
 
 const sites = computed(() => valuesOf((row) => row.person.site))
 const providers = computed(() => valuesOf((row) => row.person.provider))
@@ -34,24 +45,31 @@ function valuesOf(field: (row: Schemas['DeskRow']) => string): string[] {
   return [...new Set(desk.rows.map(field).filter((value) => value !== ''))].sort()
 }
 
-watch(visible, (shown) => {
+watch([visible, () => id], ([shown]) => {
   if (shown) {
-    draft.value = copy(desk.manner)
-    revision.value = desk.mannerRevision
-    problem.value = ''
+    begin()
+    say('')
   }
 })
 
 async function save() {
-  try {
-    await sendJson('PUT', `/api/lists/${encodeURIComponent(id)}/desk/manner`, draft.value, {
-      headers: { 'If-Match': `"${String(revision.value)}"` },
-    })
+  const sent = copy(draft.value)
+  const done = await keep(
+    () =>
+      sendJson<Schemas['MannerKept']>(
+        'PUT',
+        `/api/lists/${encodeURIComponent(id)}/desk/manner`,
+        sent,
+        ifMatch.value,
+      ),
+    (answer) => {
+      // What was changed since is still to be saved.
+      visible.value = JSON.stringify(draft.value) !== JSON.stringify(sent)
+      saved(sent, answer.revision)
+    },
+  )
+  if (done) {
     await queries.invalidateQueries({ queryKey: ['lists', id] })
-    visible.value = false
-  } catch (failure) {
-    const spots = failure instanceof Problem ? failure.errors.map((one) => one.pointer) : []
-    problem.value = sentenceOf(failure) + (spots.length ? ` (${spots.join(', ')})` : '')
   }
 }
 </script>
@@ -183,7 +201,7 @@ async function save() {
       </p>
 
       <p class="buttons">
-        <Button type="submit" label="Save" />
+        <Button type="submit" label="Save" :loading="saving" />
         <Button type="button" text label="Leave as it was" @click="visible = false" />
       </p>
     </form>

@@ -1,32 +1,34 @@
 <script setup lang="ts">
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { useSaving } from '@/api/saving'
+import { useTyping } from '@/api/typing'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import { ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { EFFECTS } from './words'
 
 type Outcome = Pick<Schemas['AttemptOutcome'], 'id' | 'name' | 'effect'>
 
 /** What can come of an attempt, on all lists: which outcomes are offered, in which order, and what each means. */
 const queries = useQueryClient()
-const drafts = ref<Outcome[]>([])
-const problem = ref('')
+const { save: keep, saving, problem } = useSaving('outcomes')
 const told = ref('')
 
 const { data: known, error } = useQuery({
   queryKey: ['outcomes'],
   queryFn: () => send<Schemas['KnownOutcomes']>('/api/outcomes'),
 })
+const { draft, ifMatch, saved, begin } = useTyping(
+  () => 'outcomes',
+  () => known.value && { value: offered(known.value.outcomes), revision: known.value.revision },
+)
+const drafts = computed(() => draft.value ?? [])
 
-function readAgain() {
-  drafts.value = (known.value?.outcomes ?? [])
-    .filter((one) => one.inUse)
-    .map(({ id, name, effect }) => ({ id, name, effect }))
-  problem.value = ''
+function offered(all: readonly Schemas['AttemptOutcome'][]): Outcome[] {
+  return all.filter((one) => one.inUse).map(({ id, name, effect }) => ({ id, name, effect }))
 }
-watch(known, readAgain, { immediate: true })
 
 /** The code of the contact records; never changed after it was first saved. */
 function idOf(name: string): string {
@@ -42,23 +44,22 @@ function raise(i: number) {
 }
 
 async function save() {
-  const outcomes = drafts.value.map((one) => ({
-    ...one,
-    id: one.id || idOf(one.name) || `own-${crypto.randomUUID().slice(0, 8)}`,
-  }))
-  try {
-    await sendJson(
-      'PUT',
-      '/api/outcomes',
-      { outcomes },
-      { headers: { 'If-Match': `"${String(known.value?.revision)}"` } },
-    )
-    problem.value = ''
-    told.value = 'Saved. Every desk offers these now.'
+  // The code of a new one stays with it from now on, also where it is gone on with meanwhile.
+  for (const one of drafts.value) {
+    one.id ||= idOf(one.name) || `own-${crypto.randomUUID().slice(0, 8)}`
+  }
+  const sent = drafts.value.map((one) => ({ ...one }))
+  told.value = ''
+  const done = await keep(
+    () =>
+      sendJson<Schemas['KnownOutcomes']>('PUT', '/api/outcomes', { outcomes: sent }, ifMatch.value),
+    (answer) => {
+      saved(sent, answer.revision)
+      told.value = 'Saved. Every desk offers these now.'
+    },
+  )
+  if (done) {
     await queries.invalidateQueries()
-  } catch (failure) {
-    told.value = ''
-    problem.value = sentenceOf(failure)
   }
 }
 </script>
@@ -118,8 +119,8 @@ async function save() {
         </button>
       </p>
       <p class="buttons">
-        <Button type="submit" label="Save" />
-        <Button type="button" text label="Leave as it was" @click="readAgain" />
+        <Button type="submit" label="Save" :loading="saving" />
+        <Button type="button" text label="Leave as it was" @click="begin" />
         <span role="status">{{ told }}</span>
       </p>
     </form>

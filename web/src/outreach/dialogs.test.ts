@@ -19,7 +19,7 @@ const COLLEAGUES = {
     { name: 'tam', displayName: 'Tam Birchall', roles: ['CALLER'] },
     { name: 'maud', displayName: 'Maud Ketteridge', roles: ['MANAGER'] },
   ],
-  groups: {},
+  groups: [],
 }
 
 /** A dialog that was opened, as what listens to its being shown wants it. */

@@ -19,9 +19,11 @@ const MINE = {
 
 async function views(kept: object[]) {
   const asked = serving({
-    'GET /api/lists/kidney/desk/views': kept,
-    'PUT /api/lists/kidney/desk/views': (one: { body: unknown }) =>
-      (one.body as { views: object[] }).views,
+    'GET /api/lists/kidney/desk/views': { views: kept, revision: 3 },
+    'PUT /api/lists/kidney/desk/views': (one: { body: unknown; ifMatch: string | null }) => ({
+      views: (one.body as { views: object[] }).views,
+      revision: Number((one.ifMatch ?? '').replaceAll('"', '')) + 1,
+    }),
   })
   let used: ReturnType<typeof useViews> | undefined
   await shown(
@@ -66,5 +68,16 @@ describe('how the desk is laid out', () => {
       'By phone',
     ])
     expect(own.view.value.name).toBe('By band')
+  })
+
+  it('is kept one change after another, each from the revision before', async () => {
+    const { views: own, asked } = await views([MINE])
+    own.use({ ...USUAL_VIEW, name: 'By band', groupBy: 'band' })
+    own.use({ ...USUAL_VIEW, name: 'By site', groupBy: 'site' })
+    await flushPromises()
+    await flushPromises()
+    const puts = asked.filter((one) => one.method === 'PUT')
+    expect(puts.map((one) => one.ifMatch)).toEqual(['"3"', '"4"'])
+    expect(own.view.value.name).toBe('By site')
   })
 })

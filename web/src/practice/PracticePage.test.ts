@@ -35,7 +35,7 @@ async function practice(roles: string[], loads: object[] = LOADS) {
     'GET /api/lists': [],
     'GET /api/workload': loads,
     'GET /api/outcomes': { revision: 1, outcomes: [] },
-    'GET /api/colleagues': { colleagues: [], groups: {} },
+    'GET /api/colleagues': { colleagues: [], groups: [] },
     'GET /api/accounts': [],
     'GET /api/audit': { acts: [], entries: [], more: false },
   })

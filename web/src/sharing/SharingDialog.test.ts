@@ -22,7 +22,7 @@ const COLLEAGUES = {
     { name: 'tam', displayName: 'Tam Birchall', roles: ['CALLER'] },
     { name: 'maud', displayName: 'Maud Ketteridge', roles: ['MANAGER'] },
   ],
-  groups: { 'Front desk': ['tam'] },
+  groups: [{ name: 'Front desk', members: ['tam'], revision: 1 }],
 }
 
 async function dialog(saved: unknown = SHARED) {

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { useColleagues } from '@/accounts'
-import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { ifMatch, send, sendJson, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
+import { useSaving } from '@/api/saving'
 import { useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
@@ -27,15 +29,15 @@ const owner = ref('')
 const everybody = ref<Right>('NONE')
 const shares = ref<Grant[]>([])
 const adding = ref('')
-const problem = ref('')
+const opened = ref(0)
+const { ask, forget, problem: asked } = useNewest()
+const { save: keep, say, saving, problem: refused } = useSaving(opened)
+const problem = computed(() => refused.value || asked.value)
 const address = computed(() => `/api/sharing/${encodeURIComponent(id)}`)
 
 const owners = computed(() => colleagues.value.filter((one) => one.roles.includes('COORDINATOR')))
 const addable = computed(() => [
-  ...Object.keys(groups.value).map((group) => ({
-    key: `GROUP ${group}`,
-    name: `${group} (group)`,
-  })),
+  ...groups.value.map((group) => ({ key: `GROUP ${group.name}`, name: `${group.name} (group)` })),
   ...colleagues.value
     .filter((one) => one.name !== owner.value)
     .map((one) => ({ key: `COLLEAGUE ${one.name}`, name: one.displayName })),
@@ -47,18 +49,21 @@ function nameOf(grant: Grant): string {
     : (colleagues.value.find((one) => one.name === grant.grantee)?.displayName ?? grant.grantee)
 }
 
-watch(visible, async (isShown) => {
-  if (!isShown) {
-    return
-  }
-  try {
-    shared.value = await send<Schemas['SharingView']>(address.value)
-    owner.value = shared.value.owner
-    everybody.value = shared.value.everybody
-    shares.value = shared.value.shares.map((one) => ({ ...one }))
-    problem.value = ''
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
+watch([visible, () => id], ([isShown]) => {
+  forget()
+  shared.value = undefined
+  opened.value += 1
+  say('')
+  if (isShown) {
+    void ask(
+      (signal) => send<Schemas['SharingView']>(address.value, { signal }),
+      (answer) => {
+        shared.value = answer
+        owner.value = answer.owner
+        everybody.value = answer.everybody
+        shares.value = answer.shares.map((one) => ({ ...one }))
+      },
+    )
   }
 })
 
@@ -72,18 +77,28 @@ function add() {
   adding.value = ''
 }
 
+function change() {
+  return { owner: owner.value, everybody: everybody.value, shares: shares.value }
+}
+
 async function save() {
-  try {
-    await sendJson(
-      'PUT',
-      address.value,
-      { owner: owner.value, everybody: everybody.value, shares: shares.value },
-      { headers: { 'If-Match': `"${String(shared.value?.revision)}"` } },
-    )
+  const sent = JSON.stringify(change())
+  const done = await keep(
+    () =>
+      sendJson<Schemas['SharingView']>(
+        'PUT',
+        address.value,
+        change(),
+        ifMatch(shared.value?.revision),
+      ),
+    (answer) => {
+      shared.value = answer
+      // What was changed since is still to be saved.
+      visible.value = JSON.stringify(change()) !== sent
+    },
+  )
+  if (done) {
     await queries.invalidateQueries()
-    visible.value = false
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
   }
 }
 </script>
@@ -137,7 +152,7 @@ async function save() {
       </p>
       <span></span>
       <span class="buttons">
-        <Button type="submit" label="Save" />
+        <Button type="submit" label="Save" :loading="saving" :disabled="!shared" />
         <Button type="button" text label="Leave as it was" @click="visible = false" />
       </span>
     </form>

@@ -63,7 +63,7 @@ async function today(day: object) {
     },
     'GET /api/lists': [],
     'GET /api/session/calendar': { there: false, address: '' },
-    'GET /api/colleagues': { colleagues: [], groups: {} },
+    'GET /api/colleagues': { colleagues: [], groups: [] },
   })
   return shown(TodayPage, {})
 }

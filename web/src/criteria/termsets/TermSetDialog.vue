@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { Problem, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { send, sendJson, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
+import { useSaving } from '@/api/saving'
 import { dayOfInstant, dayWords, timeWords } from '@/days'
 import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
@@ -51,15 +53,20 @@ const name = ref('')
 const find = ref('')
 const { members, leftOut, isIn, isTicked, isLeftOut, add, tick, leave } = useMembers()
 const terms = ref<Term[]>([])
-const problem = ref('')
-const saving = ref(false)
+const finding = useNewest()
+const telling = useNewest()
+const opened = ref(0)
+const { save, say, saving, conflict, problem: refused } = useSaving(opened)
+const problem = computed(() => refused.value || finding.problem.value || telling.problem.value)
 const wanted = refDebounced(find, 150)
 
 watch(visible, (shown) => {
   if (shown) {
     name.value = termSet?.name ?? ''
+    opened.value += 1
     find.value = ''
-    problem.value = ''
+    terms.value = []
+    say('')
     members.value = [...(termSet?.members ?? [])]
     leftOut.value = [...((shared.value?.leftOut ?? []) as JsonObject[])]
     if (extra) {
@@ -70,18 +77,15 @@ watch(visible, (shown) => {
 
 watch(
   [visible, wanted],
-  async ([shown, words]) => {
-    if (!shown) {
-      return
-    }
-    try {
-      const found = await send<Term[]>(`/api/records/terms?find=${encodeURIComponent(words)}`)
-      if (words === wanted.value) {
-        terms.value = found
-        problem.value = ''
-      }
-    } catch (failure) {
-      problem.value = sentenceOf(failure)
+  ([shown, words]) => {
+    if (shown) {
+      void finding.ask(
+        (signal) =>
+          send<Term[]>(`/api/records/terms?find=${encodeURIComponent(words)}`, { signal }),
+        (found) => {
+          terms.value = found
+        },
+      )
     }
   },
   { immediate: true },
@@ -153,19 +157,17 @@ const changed = computed(() => {
 // What a change for all would do.
 const effects = ref<Schemas['Effect'][]>()
 const settled = refDebounced(change, 250)
-watch([visible, settled, holds], async ([shown, now, of]) => {
+watch([visible, settled, holds], ([shown, now, of]) => {
   effects.value = undefined
-  if (!shown || !of || !changed.value || !now.name) {
-    return
-  }
-  try {
-    const told = await sendJson<Schemas['Effect'][]>('POST', `${addressOf(of.id)}/effects`, now)
-    if (now === settled.value) {
-      effects.value = told
-      problem.value = ''
-    }
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
+  telling.forget()
+  if (shown && of && changed.value && now.name) {
+    void telling.ask(
+      (signal) =>
+        sendJson<Schemas['Effect'][]>('POST', `${addressOf(of.id)}/effects`, now, { signal }),
+      (told) => {
+        effects.value = told
+      },
+    )
   }
 })
 
@@ -193,22 +195,24 @@ async function saveForAll() {
   if (!of) {
     return
   }
-  saving.value = true
-  try {
-    const saved = await sendJson<Schemas['TermSetSaved']>('PUT', addressOf(of.id), change.value, {
-      headers: { 'If-Match': `"${String(of.version)}"` },
-    })
-    emit('shared', saved)
-    visible.value = false
-    void queries.invalidateQueries({ queryKey: ['criteria'] })
-    void queries.invalidateQueries({ queryKey: ['lists'] })
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
-    if (failure instanceof Problem && failure.type !== 'changed-meanwhile') {
-      return
-    }
-  } finally {
-    saving.value = false
+  const sent = change.value
+  await save(
+    async () => {
+      const saved = await sendJson<Schemas['TermSetSaved']>('PUT', addressOf(of.id), sent, {
+        headers: { 'If-Match': `"${String(of.version)}"` },
+      })
+      // The sets that hold it changed, whatever is on the page by now.
+      emit('shared', saved)
+      void queries.invalidateQueries({ queryKey: ['criteria'] })
+      void queries.invalidateQueries({ queryKey: ['lists'] })
+      return saved
+    },
+    () => {
+      // What was typed since is still to be saved.
+      visible.value = JSON.stringify(sent) !== JSON.stringify(change.value)
+    },
+  )
+  if (!problem.value || conflict.value) {
     void queries.invalidateQueries({ queryKey: ['termSets'] })
   }
 }

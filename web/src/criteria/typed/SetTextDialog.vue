@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { sendJson, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
@@ -19,26 +20,35 @@ const { data: sharedTermSets } = useQuery(sharedQuery)
 const text = ref('')
 const shown = ref('')
 const mistakes = ref<Mistake[]>([])
-const problem = ref('')
+const { ask, forget, problem: showing } = useNewest()
+const reading = useNewest()
+const said = ref('')
+const problem = computed(() => said.value || showing.value || reading.problem.value)
 const copied = ref(false)
-const reading = ref(false)
 const changed = computed(() => text.value !== shown.value)
 
-watch(visible, async (now) => {
-  if (!now) {
-    return
-  }
-  mistakes.value = []
-  problem.value = ''
-  copied.value = false
-  try {
-    const answer = await sendJson<Schemas['Text']>('POST', '/api/bench/text', {
-      document: evaluable(document),
-    })
-    text.value = answer.text
-    shown.value = answer.text
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
+watch(visible, (now) => {
+  forget()
+  reading.forget()
+  if (now) {
+    mistakes.value = []
+    said.value = ''
+    copied.value = false
+    text.value = ''
+    shown.value = ''
+    void ask(
+      (signal) =>
+        sendJson<Schemas['Text']>(
+          'POST',
+          '/api/bench/text',
+          { document: evaluable(document) },
+          { signal },
+        ),
+      (answer) => {
+        text.value = answer.text
+        shown.value = answer.text
+      },
+    )
   }
 })
 
@@ -47,28 +57,28 @@ async function copy() {
     await navigator.clipboard.writeText(text.value)
     copied.value = true
   } catch {
-    problem.value = 'The browser did not let it be copied; mark the text and press Ctrl+C.'
+    said.value = 'The browser did not let it be copied; mark the text and press Ctrl+C.'
   }
 }
 
-async function use() {
-  reading.value = true
-  problem.value = ''
-  try {
-    const answer = await sendJson<Schemas['PastedAnswer']>('POST', '/api/bench/text/read', {
-      document: evaluable(withShared(document, sharedTermSets.value ?? [])),
-      text: text.value,
-    })
-    mistakes.value = answer.mistakes
-    if (answer.document) {
-      emit('use', { ...(answer.document as CriteriaDocument), id: document.id })
-      visible.value = false
-    }
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
-  } finally {
-    reading.value = false
-  }
+function use() {
+  const sent = text.value
+  void reading.ask(
+    (signal) =>
+      sendJson<Schemas['PastedAnswer']>(
+        'POST',
+        '/api/bench/text/read',
+        { document: evaluable(withShared(document, sharedTermSets.value ?? [])), text: sent },
+        { signal },
+      ),
+    (answer) => {
+      mistakes.value = answer.mistakes
+      if (answer.document && text.value === sent) {
+        emit('use', { ...(answer.document as CriteriaDocument), id: document.id })
+        visible.value = false
+      }
+    },
+  )
 }
 
 function lineOf(mistake: Mistake): number {
@@ -105,7 +115,12 @@ async function goTo(mistake: Mistake) {
       <span class="quiet" role="status">{{ copied ? 'Copied.' : '' }}</span>
       <Button text icon="pi pi-copy" label="Copy" @click="copy" />
       <Button text label="Leave as it was" @click="visible = false" />
-      <Button label="Use this text" :disabled="!changed" :loading="reading" @click="use" />
+      <Button
+        label="Use this text"
+        :disabled="!changed"
+        :loading="reading.asking.value"
+        @click="use"
+      />
     </div>
   </Dialog>
 </template>

@@ -1,5 +1,6 @@
-import { sendJson, sentenceOf, type Schemas } from '@/api/client'
-import { readonly, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
+import { sendJson, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
+import { readonly, shallowRef, type Ref, type ShallowRef } from 'vue'
 import { evaluable, type CriteriaDocument } from '../document'
 import type { Typing } from './offers'
 
@@ -13,35 +14,27 @@ export interface TypedReading {
 /** Has the server read what is typed; only the newest answer counts. */
 export function useTyped(): TypedReading {
   const answer = shallowRef<Schemas['TypedAnswer']>()
-  const problem = ref('')
-  let asking: AbortController | undefined
+  const { ask, problem } = useNewest()
 
-  async function read(typing: Typing, document: CriteriaDocument, asOf: string): Promise<void> {
-    asking?.abort()
-    const mine = new AbortController()
-    asking = mine
-    try {
-      const read = await sendJson<Schemas['TypedAnswer']>(
-        'POST',
-        '/api/bench/typed',
-        {
-          document: evaluable(document),
-          asOf: asOf || undefined,
-          typed: typing.text,
-          caret: typing.caret,
-        },
-        { signal: mine.signal },
-      )
-      if (asking === mine) {
+  function read(typing: Typing, document: CriteriaDocument, asOf: string): Promise<void> {
+    return ask(
+      (signal) =>
+        sendJson<Schemas['TypedAnswer']>(
+          'POST',
+          '/api/bench/typed',
+          {
+            document: evaluable(document),
+            asOf: asOf || undefined,
+            typed: typing.text,
+            caret: typing.caret,
+          },
+          { signal },
+        ),
+      (read) => {
         answer.value = read
-        problem.value = ''
-      }
-    } catch (failure) {
-      if (asking === mine) {
-        problem.value = sentenceOf(failure)
-      }
-    }
+      },
+    )
   }
 
-  return { answer: readonly(answer) as TypedReading['answer'], problem: readonly(problem), read }
+  return { answer: readonly(answer) as TypedReading['answer'], problem, read }
 }

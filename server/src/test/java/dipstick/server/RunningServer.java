@@ -130,18 +130,28 @@ public final class RunningServer {
         }
 
         public Reply post(String path, String body, String ifMatch) throws Exception {
-            return send(request(path)
+            return send(ifMatch(request(path), ifMatch)
                     .header("Content-Type", "application/json")
-                    .header("If-Match", ifMatch)
                     .POST(BodyPublishers.ofString(body)));
         }
 
         public Reply put(String path, String body, String ifMatch) throws Exception {
-            HttpRequest.Builder request = request(path).header("Content-Type", "application/json");
-            if (!ifMatch.isEmpty()) {
-                request.header("If-Match", ifMatch);
-            }
-            return send(request.PUT(BodyPublishers.ofString(body)));
+            return send(ifMatch(request(path), ifMatch)
+                    .header("Content-Type", "application/json")
+                    .PUT(BodyPublishers.ofString(body)));
+        }
+
+        /** Of something that must not be there yet. */
+        public Reply putNew(String path, String body) throws Exception {
+            return send(request(path)
+                    .header("Content-Type", "application/json")
+                    .header("If-None-Match", "*")
+                    .PUT(BodyPublishers.ofString(body)));
+        }
+
+        /** @param ifMatch empty for a request without it */
+        private static HttpRequest.Builder ifMatch(HttpRequest.Builder request, String ifMatch) {
+            return ifMatch.isEmpty() ? request : request.header("If-Match", ifMatch);
         }
 
         public Reply delete(String path) throws Exception {
@@ -155,7 +165,7 @@ public final class RunningServer {
         }
 
         public Reply delete(String path, String ifMatch) throws Exception {
-            return send(request(path).header("If-Match", ifMatch).DELETE());
+            return send(ifMatch(request(path), ifMatch).DELETE());
         }
 
         public Reply upload(String kind, byte[] file) throws Exception {

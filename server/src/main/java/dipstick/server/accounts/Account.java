@@ -15,7 +15,8 @@ record Account(
         boolean ownPeopleOnly,
         boolean givenListsOnly,
         boolean closed,
-        String passwordHash) {
+        String passwordHash,
+        int revision) {
     static String written(Collection<Role> roles) {
         return roles.stream().sorted().map(Role::name).collect(Collectors.joining(","));
     }

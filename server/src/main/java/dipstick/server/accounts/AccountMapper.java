@@ -11,7 +11,8 @@ import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface AccountMapper {
-    String COLUMNS = "name, display_name, roles, provider, own_people_only, given_lists_only, closed, password_hash";
+    String COLUMNS = "name, display_name, roles, provider, own_people_only, given_lists_only, closed, password_hash,"
+            + " revision";
 
     /** Somebody in a group. */
     record Member(String groupName, String account) {}
@@ -21,6 +22,10 @@ interface AccountMapper {
 
     @Select("SELECT " + COLUMNS + " FROM account ORDER BY display_name, name")
     List<Account> all();
+
+    /** Has other changes of accounts wait until the transaction is over. */
+    @Select("SELECT name FROM account ORDER BY name FOR UPDATE")
+    List<String> lock();
 
     @Select("SELECT COUNT(*) FROM account")
     int count();
@@ -33,11 +38,12 @@ interface AccountMapper {
             """)
     int insert(Account account, Instant at);
 
+    /** Changes it if it is still at this revision; else no row. */
     @Update("""
             UPDATE account SET display_name = #{displayName}, roles = #{roles}, provider = #{provider},
                 own_people_only = #{ownPeopleOnly}, given_lists_only = #{givenListsOnly}, closed = #{closed},
-                password_hash = #{passwordHash}
-            WHERE name = #{name}
+                password_hash = #{passwordHash}, revision = revision + 1
+            WHERE name = #{name} AND revision = #{revision}
             """)
     int update(Account account);
 

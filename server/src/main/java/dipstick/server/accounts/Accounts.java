@@ -4,6 +4,7 @@ import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.practice.Today;
 import dipstick.server.web.Problems;
+import dipstick.server.web.Revisions;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
@@ -25,12 +26,14 @@ import org.springframework.web.ErrorResponseException;
 public class Accounts {
     private final AccountMapper accounts;
     private final PasswordEncoder passwords;
+    private final Revisions revisions;
     private final AuditLog audit;
     private final Today today;
 
-    Accounts(AccountMapper accounts, PasswordEncoder passwords, AuditLog audit, Today today) {
+    Accounts(AccountMapper accounts, PasswordEncoder passwords, Revisions revisions, AuditLog audit, Today today) {
         this.accounts = accounts;
         this.passwords = passwords;
+        this.revisions = revisions;
         this.audit = audit;
         this.today = today;
     }
@@ -50,7 +53,7 @@ public class Accounts {
     @Transactional
     void create(Colleague colleague, String password, String who) {
         try {
-            accounts.insert(row(colleague, passwords.encode(password)), today.now());
+            accounts.insert(row(colleague, passwords.encode(password), 1), today.now());
         } catch (DuplicateKeyException taken) {
             throw Problems.refused(
                     HttpStatus.CONFLICT,
@@ -60,19 +63,34 @@ public class Accounts {
         audit.record(who, Act.ACCOUNT_CREATED, colleague.name() + " as " + Account.written(colleague.roles()));
     }
 
-    /** Changes what an account may do; its password stays unless a new one is given. */
+    /**
+     * Changes what an account may do; its password stays unless a new one is given.
+     *
+     * @param seen the revision to which the change was made
+     */
     @Transactional
-    void change(Colleague colleague, Optional<String> password) {
+    void change(Colleague colleague, Optional<String> password, int seen) {
+        // All of them: two administrators must not take the right from each other at once.
+        accounts.lock();
         Account before = get(colleague.name());
         if (before.colleague().is(Role.ADMINISTRATOR) && (!colleague.is(Role.ADMINISTRATOR) || colleague.closed())) {
             refuseWithoutAdministrator(colleague.name());
         }
-        accounts.update(row(colleague, password.map(passwords::encode).orElse(before.passwordHash())));
+        Account changed = row(colleague, password.map(passwords::encode).orElse(before.passwordHash()), seen);
+        if (accounts.update(changed) != 1) {
+            throw Problems.changedMeanwhile(
+                    "Somebody changed this account meanwhile. Yours was not saved: look at theirs first.");
+        }
         audit.record(
                 Act.ACCOUNT_CHANGED,
                 colleague.name() + " as " + Account.written(colleague.roles())
                         + (colleague.closed() ? ", closed" : "")
                         + (password.isPresent() ? ", new password" : ""));
+    }
+
+    /** How often an account was changed, from 1 on. */
+    int revision(String name) {
+        return get(name).revision();
     }
 
     private void refuseWithoutAdministrator(String without) {
@@ -131,13 +149,27 @@ public class Accounts {
         return accounts.groupsOf(account);
     }
 
-    /** Makes a group of exactly these colleagues; without any it is gone. */
+    /** How often a group was changed; 0 for one that never was. */
+    int groupRevision(String group) {
+        return revisions.of(thing(group));
+    }
+
+    /**
+     * Makes a group of exactly these colleagues; without any it is gone.
+     *
+     * @param seen the revision to which the change was made
+     */
     @Transactional
-    void group(String group, Collection<String> members) {
+    void group(String group, Collection<String> members, int seen) {
+        revisions.next(thing(group), seen, "the group " + group);
         accounts.deleteGroup(group);
         Set.copyOf(members)
                 .forEach(member -> accounts.insertMember(group, open(member).name()));
         audit.record(Act.GROUP_CHANGED, group + ": " + String.join(", ", members));
+    }
+
+    private static String thing(String group) {
+        return "group " + group;
     }
 
     Optional<Account> find(String name) {
@@ -152,7 +184,7 @@ public class Accounts {
         return Problems.refused(HttpStatus.NOT_FOUND, "no-such-account", "There is no account with this name.");
     }
 
-    private static Account row(Colleague colleague, String passwordHash) {
+    private static Account row(Colleague colleague, String passwordHash, int revision) {
         return new Account(
                 colleague.name(),
                 colleague.displayName(),
@@ -161,7 +193,8 @@ public class Accounts {
                 colleague.ownPeopleOnly(),
                 colleague.givenListsOnly(),
                 colleague.closed(),
-                passwordHash);
+                passwordHash,
+                revision);
     }
 
     static String signInName(String name) {

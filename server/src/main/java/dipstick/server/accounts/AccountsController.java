@@ -4,14 +4,12 @@ import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.web.EntityTag;
 import dipstick.server.web.Problems;
-import dipstick.server.web.Revision;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -24,7 +22,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
-import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The accounts: made, changed, closed and handed over by an administrator; their names are known to colleagues. */
@@ -43,7 +40,10 @@ class AccountsController {
     /** A colleague as others know them. */
     record ColleagueName(String name, String displayName, Set<Role> roles) {}
 
-    record Colleagues(List<ColleagueName> colleagues, Map<String, List<String>> groups) {}
+    /** @param revision by which changes that cross each other are told */
+    record GroupView(String name, List<String> members, int revision) {}
+
+    record Colleagues(List<ColleagueName> colleagues, List<GroupView> groups) {}
 
     /**
      * @param holds what they hold, which somebody has to take over before the account is closed
@@ -81,7 +81,9 @@ class AccountsController {
                         .filter(one -> !one.closed())
                         .map(one -> new ColleagueName(one.name(), one.displayName(), one.roles()))
                         .toList(),
-                accounts.groups());
+                accounts.groups().entrySet().stream()
+                        .map(group -> groupView(group.getKey(), group.getValue()))
+                        .toList());
     }
 
     @GetMapping("/api/accounts")
@@ -92,15 +94,15 @@ class AccountsController {
     /**
      * Makes an account, or changes the one that is there.
      *
-     * @param ifMatch the revision that was seen, 0 for a new account; without it, whatever is there is changed
+     * @param ifMatch the revision that was seen, 0 for a new account
      */
     @PutMapping("/api/accounts/{name}")
     AccountView put(
             @PathVariable @Size(max = 60) String name,
-            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) Optional<String> ifMatch,
+            @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch,
             @Valid @RequestBody AccountChange change) {
         String signInName = Accounts.signInName(name);
-        refuseIfChanged(signInName, ifMatch.map(EntityTag::number));
+        int seen = EntityTag.number(ifMatch);
         if (change.ownPeopleOnly() && change.provider().isBlank()) {
             throw Problems.refused(
                     HttpStatus.UNPROCESSABLE_CONTENT,
@@ -123,11 +125,11 @@ class AccountsController {
                     "short-password",
                     "The password needs at least 10 characters. Nothing was saved.");
         }
-        if (accounts.find(signInName).isPresent()) {
+        if (seen > 0) {
             if (change.closed()) {
                 refuseWhileHolding(colleague);
             }
-            accounts.change(colleague, password);
+            accounts.change(colleague, password, seen);
         } else {
             accounts.create(
                     colleague,
@@ -138,28 +140,6 @@ class AccountsController {
                     accounts.here().name());
         }
         return view(accounts.colleague(signInName));
-    }
-
-    private void refuseIfChanged(String name, Optional<Integer> seen) {
-        Optional<Integer> is = accounts.find(name).map(Account::colleague).map(AccountsController::revision);
-        if (seen.isPresent() && is.isPresent() && !is.equals(seen)) {
-            throw Problems.changedMeanwhile(
-                    seen.get() == 0
-                            ? "There is an account with this sign-in name already. Nothing was saved; give it another name."
-                            : "Somebody changed this account meanwhile. Yours was not saved: look at theirs first.");
-        }
-    }
-
-    /** Another number as soon as anything of it differs. */
-    private static int revision(Colleague one) {
-        return Revision.of(List.of(
-                        one.displayName(),
-                        Account.written(one.roles()),
-                        one.provider(),
-                        one.ownPeopleOnly(),
-                        one.givenListsOnly(),
-                        one.closed())
-                .toString());
     }
 
     private void refuseWhileHolding(Colleague colleague) {
@@ -201,9 +181,16 @@ class AccountsController {
     }
 
     @PutMapping("/api/groups/{group}")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void group(@PathVariable @Size(max = 100) String group, @Valid @RequestBody Group members) {
-        accounts.group(group, members.members());
+    GroupView group(
+            @PathVariable @Size(max = 100) String group,
+            @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch,
+            @Valid @RequestBody Group members) {
+        accounts.group(group, members.members(), EntityTag.number(ifMatch));
+        return groupView(group, accounts.groups().getOrDefault(group, List.of()));
+    }
+
+    private GroupView groupView(String name, List<String> members) {
+        return new GroupView(name, members, accounts.groupRevision(name));
     }
 
     private List<String> held(Colleague colleague) {
@@ -222,6 +209,6 @@ class AccountsController {
                 one.givenListsOnly(),
                 one.closed(),
                 held(one),
-                revision(one));
+                accounts.revision(one.name()));
     }
 }

@@ -1,8 +1,5 @@
 package dipstick.server.criteria;
 
-import dipstick.core.criteria.InvalidCriteria;
-import dipstick.core.criteria.MemberReferences;
-import dipstick.core.criteria.Problem;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.records.Views;
 import dipstick.server.sharing.Right;
@@ -16,7 +13,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.security.Principal;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.context.ApplicationEventPublisher;
@@ -123,11 +119,17 @@ class CriteriaController {
         return answer(sets.get(id));
     }
 
-    /** Saves what is being changed, also while something in it is wrong; its list stays as it is published. */
+    /**
+     * Saves what is being changed, also while something in it is wrong; its list stays as it is published.
+     *
+     * @param ifNoneMatch {@code *} for a new set, which then is told if its name is taken (RFC 9110, If-None-Match)
+     */
     @PutMapping("/{id}")
     ResponseEntity<SetDocument> save(
             @PathVariable String id,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Schema(nullable = true) String ifMatch,
+            @RequestHeader(name = HttpHeaders.IF_NONE_MATCH, required = false) @Schema(nullable = true)
+                    String ifNoneMatch,
             @RequestBody JsonNode document,
             Principal who) {
         String name = document.path("name").asString("");
@@ -138,7 +140,11 @@ class CriteriaController {
                     "The document needs a name, and its id must be that of the address.");
         }
         Optional<Integer> expected = Optional.ofNullable(ifMatch).map(EntityTag::number);
-        expected.ifPresent(_ -> sharing.require(id, Right.CHANGE));
+        if (expected.isPresent()) {
+            sharing.require(id, Right.CHANGE);
+        } else if (ifNoneMatch == null && sharing.here(id).includes(Right.VIEW)) {
+            throw Problems.preconditionRequired();
+        }
         return answer(sets.saveDraft(id, name, document, expected, who.getName()));
     }
 
@@ -150,8 +156,12 @@ class CriteriaController {
             @Valid @RequestBody Publishing publishing,
             Principal who) {
         sharing.require(id, Right.CHANGE);
-        check(sets.get(id).latest());
-        SavedSet published = sets.publish(id, EntityTag.number(ifMatch), publishing.note(), who.getName());
+        SavedSet published = sets.publish(
+                id,
+                EntityTag.number(ifMatch),
+                publishing.note(),
+                who.getName(),
+                views.current().population().personFields());
         events.publishEvent(new ListsOutdated(Set.of(id)));
         return answer(published);
     }
@@ -181,38 +191,6 @@ class CriteriaController {
     void remove(@PathVariable String id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch, Principal who) {
         sharing.require(id, Right.CHANGE);
         sets.remove(id, EntityTag.number(ifMatch), who.getName());
-    }
-
-    /** A set is published only if it can be evaluated, so that every list that is opened can be. */
-    private void check(JsonNode document) {
-        try {
-            sets.read(document, Map.of(), views.current().population().personFields());
-        } catch (InvalidCriteria invalid) {
-            throw Problems.refused(
-                    HttpStatus.UNPROCESSABLE_CONTENT,
-                    "invalid-criteria",
-                    "This set cannot be evaluated, so it was not published. What is wrong is listed; the draft is kept.",
-                    errors(invalid));
-        }
-        List<String> unpublished = sets.all().stream()
-                .filter(set ->
-                        !set.isPublished() && MemberReferences.namedIn(document).contains(set.id()))
-                .map(SavedSet::name)
-                .toList();
-        if (!unpublished.isEmpty()) {
-            throw Problems.refused(
-                    HttpStatus.CONFLICT,
-                    "names-unpublished",
-                    "This set names " + String.join(", ", unpublished)
-                            + ", which was never published. Publish that first; the draft is kept.");
-        }
-    }
-
-    private static List<Map<String, String>> errors(InvalidCriteria invalid) {
-        return invalid.problems().values().stream()
-                .flatMap(List::stream)
-                .map((Problem problem) -> Map.of("pointer", problem.pointer(), "message", problem.message()))
-                .toList();
     }
 
     private ResponseEntity<SetDocument> answer(SavedSet set) {

@@ -24,6 +24,10 @@ interface CriteriaMapper {
     @Select("SELECT " + COLUMNS + " FROM criteria_set WHERE id = #{id}")
     Optional<SavedSet> find(String id);
 
+    /** Has other changes of sets wait until the transaction is over. */
+    @Select("SELECT id FROM criteria_set ORDER BY id FOR UPDATE")
+    List<String> lock();
+
     @Insert("""
             INSERT INTO criteria_set (id, name, document, version, draft, revision, retired, changed_at, changed_by)
             VALUES (#{id}, #{name}, #{document}, #{version}, #{draft}, #{revision}, #{retired}, #{changedAt}, #{changedBy})

@@ -5,6 +5,7 @@ import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.CriteriaSource;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.criteria.MemberReferences;
+import dipstick.core.criteria.Problem;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.population.Population;
@@ -25,6 +26,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.ErrorResponseException;
 import tools.jackson.databind.JsonNode;
@@ -189,10 +191,15 @@ public class CriteriaSets {
         return saved;
     }
 
-    /** Makes a draft that was checked before the next version, which the list then follows. */
+    /**
+     * Makes the draft the next version, which the list then follows, if it can be evaluated over these fields; checked and
+     * published at once, while no other set changes.
+     */
     @Transactional
-    public SavedSet publish(String id, int expected, String note, String who) {
+    public SavedSet publish(String id, int expected, String note, String who, Fields fields) {
+        sets.lock();
         SavedSet old = at(id, expected);
+        check(old.latest(), fields);
         if (!old.hasDraft()) {
             return old;
         }
@@ -201,6 +208,44 @@ public class CriteriaSets {
         audit.record(who, Act.CRITERIA_PUBLISHED, id + ", version " + saved.version());
         published.publishEvent(new CriteriaPublished(id, saved.json(), who));
         return saved;
+    }
+
+    /** A set is published only if it can be evaluated, so that every list that is opened can be. */
+    private void check(JsonNode document, Fields fields) {
+        try {
+            read(document, Map.of(), fields);
+        } catch (InvalidCriteria invalid) {
+            throw Problems.refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "invalid-criteria",
+                    "This set cannot be evaluated, so it was not published. What is wrong is listed; the draft is kept.",
+                    errors(invalid));
+        }
+        List<String> unpublished = sets.all().stream()
+                .filter(set ->
+                        !set.isPublished() && MemberReferences.namedIn(document).contains(set.id()))
+                .map(SavedSet::name)
+                .toList();
+        if (!unpublished.isEmpty()) {
+            throw Problems.refused(
+                    HttpStatus.CONFLICT,
+                    "names-unpublished",
+                    "This set names " + String.join(", ", unpublished)
+                            + ", which was never published. Publish that first; the draft is kept.");
+        }
+    }
+
+    private static List<Map<String, String>> errors(InvalidCriteria invalid) {
+        return invalid.problems().values().stream()
+                .flatMap(List::stream)
+                .map((Problem problem) -> Map.of("pointer", problem.pointer(), "message", problem.message()))
+                .toList();
+    }
+
+    /** Has other changes of sets wait until the transaction is over. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void lock() {
+        sets.lock();
     }
 
     /**
@@ -246,7 +291,9 @@ public class CriteriaSets {
                     "is-published",
                     "This set has been published, so it is kept for what was done by it. Retire it instead.");
         }
-        sets.delete(id, expected);
+        if (sets.delete(id, expected) != 1) {
+            throw conflict(get(id));
+        }
         sharing.end(id);
         audit.record(who, Act.CRITERIA_REMOVED, id);
     }

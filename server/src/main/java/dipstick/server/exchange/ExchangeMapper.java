@@ -31,8 +31,9 @@ interface ExchangeMapper {
             """)
     int update(LetterTemplate template);
 
-    @Delete("DELETE FROM letter_template WHERE name = #{name} AND language = #{language}")
-    int delete(String name, String language);
+    /** Removes it if it is still at this revision; else no row. */
+    @Delete("DELETE FROM letter_template WHERE name = #{name} AND language = #{language} AND revision = #{revision}")
+    int delete(String name, String language, int revision);
 
     @Update("MERGE INTO calendar_feed (account, fingerprint) KEY (account) VALUES (#{account}, #{fingerprint})")
     int keepFeed(String account, String fingerprint);

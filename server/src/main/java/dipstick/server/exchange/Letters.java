@@ -71,8 +71,13 @@ public class Letters {
         save(new LetterTemplate(name, language, subject, body, 1));
     }
 
-    void remove(String name, String language) {
-        templates.delete(name, language);
+    /** @param seen the revision that was seen of it */
+    @Transactional
+    void remove(String name, String language, int seen) {
+        if (templates.delete(name, language, seen) != 1) {
+            throw Problems.changedMeanwhile(
+                    "Somebody changed or removed this template meanwhile. It was not removed: look at it first.");
+        }
         audit.record(Act.LIST_CHANGED, "the letter “" + name + "”, " + language + ", removed");
     }
 

@@ -60,20 +60,24 @@ class TemplateController {
     }
 
     @PutMapping("/api/letters/{name}/{language}")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void save(
+    LetterTemplate save(
             @PathVariable @Size(max = 100) String name,
             @PathVariable @Pattern(regexp = "[a-z]{2,8}(-[a-z0-9]{2,8})?") String language,
             @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch,
             @Valid @RequestBody TemplateChange change) {
-        letters.save(
-                new LetterTemplate(name, language, change.subject(), change.body(), EntityTag.number(ifMatch) + 1));
+        LetterTemplate next =
+                new LetterTemplate(name, language, change.subject(), change.body(), EntityTag.number(ifMatch) + 1);
+        letters.save(next);
+        return next;
     }
 
     @DeleteMapping("/api/letters/{name}/{language}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void remove(@PathVariable String name, @PathVariable String language) {
-        letters.remove(name, language);
+    void remove(
+            @PathVariable String name,
+            @PathVariable String language,
+            @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch) {
+        letters.remove(name, language, EntityTag.number(ifMatch));
     }
 
     /** A template that is being changed, as it reads for somebody on a list. */

@@ -6,12 +6,10 @@ import dipstick.server.sharing.Sharing;
 import dipstick.server.web.EntityTag;
 import jakarta.validation.Valid;
 import org.springframework.http.HttpHeaders;
-import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
-import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** How lists are worked. */
@@ -27,13 +25,17 @@ class MannerController {
         this.sharing = sharing;
     }
 
+    /** @param revision at which it is kept */
+    record MannerKept(int revision) {}
+
     @PutMapping("/api/lists/{set}/desk/manner")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void save(
+    MannerKept save(
             @PathVariable String set,
             @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch,
             @Valid @RequestBody Manner manner) {
         sharing.require(set, Right.CHANGE);
-        manners.save(sets.getInForce(set).id(), manner, EntityTag.number(ifMatch));
+        int seen = EntityTag.number(ifMatch);
+        manners.save(sets.getInForce(set).id(), manner, seen);
+        return new MannerKept(seen + 1);
     }
 }

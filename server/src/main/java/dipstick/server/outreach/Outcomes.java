@@ -3,7 +3,7 @@ package dipstick.server.outreach;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.web.Problems;
-import dipstick.server.web.Revision;
+import dipstick.server.web.Revisions;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -16,11 +16,15 @@ import org.springframework.transaction.annotation.Transactional;
 /** The outcomes that an attempt can have: those that come with the product, and the practice's own. */
 @Service
 class Outcomes {
+    private static final String THING = "outcomes";
+
     private final ActMapper acts;
+    private final Revisions revisions;
     private final AuditLog audit;
 
-    Outcomes(ActMapper acts, AuditLog audit) {
+    Outcomes(ActMapper acts, Revisions revisions, AuditLog audit) {
         this.acts = acts;
+        this.revisions = revisions;
         this.audit = audit;
     }
 
@@ -33,18 +37,15 @@ class Outcomes {
         return all().stream().collect(Collectors.toMap(AttemptOutcome::id, Function.identity()));
     }
 
-    /** Which outcomes there are, as a number; another one as soon as they differ in anything. */
+    /** How often they were changed. */
     int revision() {
-        return Revision.of(all().toString());
+        return revisions.of(THING);
     }
 
     /** Makes these the ones that are offered, in this order. What was logged keeps the others. */
     @Transactional
-    synchronized void offer(List<AttemptOutcome> wanted, int seen) {
-        if (seen != revision()) {
-            throw Problems.changedMeanwhile(
-                    "Somebody changed the outcomes meanwhile. Yours were not saved: look at theirs first.");
-        }
+    void offer(List<AttemptOutcome> wanted, int seen) {
+        revisions.next(THING, seen, "the outcomes");
         if (wanted.stream().map(AttemptOutcome::id).distinct().count() < wanted.size()) {
             throw Problems.refused(
                     HttpStatus.UNPROCESSABLE_CONTENT, "twice", "Two outcomes have the same name. Nothing was saved.");

@@ -3,33 +3,31 @@ package dipstick.server.outreach;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
+import dipstick.server.web.EntityTag;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.json.JsonMapper;
 
 /** How whoever is signed in lays out the desk of a list; the one in use first. */
 @RestController
 @RequestMapping("/api/lists/{set}/desk/views")
 class OwnViewController {
-    private static final JsonMapper JSON = JsonMapper.shared();
-    private static final TypeReference<List<OwnView>> VIEWS = new TypeReference<>() {};
-
-    private final EntryMapper entries;
+    private final OwnViews views;
     private final Sharing sharing;
     private final Accounts accounts;
 
-    OwnViewController(EntryMapper entries, Sharing sharing, Accounts accounts) {
-        this.entries = entries;
+    OwnViewController(OwnViews views, Sharing sharing, Accounts accounts) {
+        this.views = views;
         this.sharing = sharing;
         this.accounts = accounts;
     }
@@ -42,20 +40,25 @@ class OwnViewController {
             boolean descending,
             @NotNull @Size(max = 40) String groupBy) {}
 
-    record OwnViews(@NotNull @Size(max = 30) List<@Valid OwnView> views) {}
+    record OwnViewsChange(@NotNull @Size(max = 30) List<@Valid OwnView> views) {}
+
+    /** @param revision 0 where nothing was kept yet */
+    record OwnViewsKept(List<OwnView> views, int revision) {}
 
     @GetMapping
-    List<OwnView> get(@PathVariable String set) {
+    OwnViewsKept get(@PathVariable String set) {
         sharing.require(set, Right.VIEW);
-        return entries.views(accounts.here().name(), set)
-                .map(written -> JSON.readValue(written, VIEWS))
-                .orElse(List.of());
+        String account = accounts.here().name();
+        return new OwnViewsKept(views.of(account, set), views.revision(account, set));
     }
 
     @PutMapping
-    List<OwnView> put(@PathVariable String set, @Valid @RequestBody OwnViews wanted) {
+    OwnViewsKept put(
+            @PathVariable String set,
+            @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch,
+            @Valid @RequestBody OwnViewsChange wanted) {
         sharing.require(set, Right.VIEW);
-        entries.keepViews(accounts.here().name(), set, JSON.writeValueAsString(wanted.views()));
+        views.save(accounts.here().name(), set, wanted.views(), EntityTag.number(ifMatch));
         return get(set);
     }
 }

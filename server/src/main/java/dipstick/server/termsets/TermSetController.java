@@ -145,8 +145,8 @@ class TermSetController {
     /** Stops sharing it; the sets that hold it keep their copies. */
     @DeleteMapping("/api/term-sets/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void remove(@PathVariable String id, Principal who) {
-        termSets.remove(id, who.getName());
+    void remove(@PathVariable String id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch, Principal who) {
+        termSets.remove(id, EntityTag.number(ifMatch), who.getName());
     }
 
     private SharedTermSet checked(String id, TermSetChange change) {

@@ -36,8 +36,9 @@ interface TermSetMapper {
     @Select("SELECT " + COLUMNS + " FROM term_set_version WHERE id = #{id} ORDER BY version DESC")
     List<SharedTermSet> versions(String id);
 
-    @Delete("DELETE FROM term_set WHERE id = #{id}")
-    int delete(String id);
+    /** Removes the term set if it is still at this version; else no row. */
+    @Delete("DELETE FROM term_set WHERE id = #{id} AND version = #{version}")
+    int delete(String id, int version);
 
     @Delete("DELETE FROM term_set_version WHERE id = #{id}")
     int deleteVersions(String id);

@@ -97,10 +97,11 @@ class TermSets {
     Saved save(SharedTermSet next, Optional<Integer> expected, String who) {
         if (expected.isEmpty()) {
             if (termSets.find(next.id()).isPresent()) {
-                throw conflict(get(next.id()));
+                throw Problems.preconditionRequired();
             }
             return new Saved(insert(next, who), List.of());
         }
+        sets.lock();
         SharedTermSet old = get(next.id());
         SharedTermSet saved = at(next, expected.get() + 1, who);
         if (old.version() != expected.get() || termSets.update(saved) != 1) {
@@ -119,8 +120,11 @@ class TermSets {
 
     /** Stops sharing a term set. The sets that hold it keep their copies. */
     @Transactional
-    void remove(String id, String who) {
-        termSets.delete(get(id).id());
+    void remove(String id, int seen, String who) {
+        SharedTermSet old = get(id);
+        if (termSets.delete(id, seen) != 1) {
+            throw conflict(old);
+        }
         termSets.deleteVersions(id);
         audit.record(who, Act.TERM_SET_SAVED, id + ", removed");
     }

@@ -12,7 +12,10 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.core.AuthenticationException;
+import org.springframework.web.ErrorResponseException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.MissingRequestHeaderException;
+import org.springframework.web.bind.ServletRequestBindingException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
@@ -50,6 +53,17 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 HttpStatus.BAD_REQUEST, "unreadable", "What was sent could not be read. Nothing was changed.");
         problem.setProperty("errors", List.of());
         return ResponseEntity.badRequest().body(problem);
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleServletRequestBindingException(
+            ServletRequestBindingException missing, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        if (missing instanceof MissingRequestHeaderException header
+                && header.getHeaderName().equals(HttpHeaders.IF_MATCH)) {
+            ErrorResponseException required = Problems.preconditionRequired();
+            return ResponseEntity.status(required.getStatusCode()).body(required.getBody());
+        }
+        return super.handleServletRequestBindingException(missing, headers, status, request);
     }
 
     @ExceptionHandler(Exception.class)

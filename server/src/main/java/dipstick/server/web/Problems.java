@@ -28,6 +28,14 @@ public final class Problems {
         return refused(HttpStatus.PRECONDITION_FAILED, "changed-meanwhile", sentence);
     }
 
+    /** A change that does not say to which state of a thing it was made (RFC 6585, section 3). */
+    public static ErrorResponseException preconditionRequired() {
+        return refused(
+                HttpStatus.PRECONDITION_REQUIRED,
+                "revision-missing",
+                "A change must say to which revision it was made, as If-Match. Nothing was changed.");
+    }
+
     static ProblemDetail problem(HttpStatus status, String type, String detail) {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
         problem.setType(URI.create("urn:dipstick:" + type));

@@ -7,11 +7,6 @@ import org.springframework.dao.DuplicateKeyException;
 public final class Revision {
     private Revision() {}
 
-    /** A number for what has none of its own: another one as soon as what is written of it differs. */
-    public static int of(String written) {
-        return written.hashCode() & 0xFFFFFFF;
-    }
-
     /**
      * Saves the first revision of a thing, or the one after the revision that was seen.
      *

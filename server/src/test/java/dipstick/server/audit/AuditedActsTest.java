@@ -119,13 +119,13 @@ class AuditedActsTest {
 
     @Test
     void an_administrators_acts_leave_a_line() throws Exception {
-        admin.put("/api/groups/audited-group", body("group").replace('\'', '"'), "");
+        admin.put("/api/groups/audited-group", body("group").replace('\'', '"'), "\"0\"");
         admin.post("/api/accounts/audited-leaver/hand-over", "{\"to\": \"audited-orla\"}");
         admin.put(
                 "/api/accounts/audited-leaver",
                 "{\"displayName\": \"L\", \"roles\": [\"CALLER\"], \"provider\": \"\", \"ownPeopleOnly\": false,"
                         + " \"givenListsOnly\": false, \"closed\": true, \"password\": \"\"}",
-                "");
+                "\"1\"");
         assertThat(lines("audited-admin"))
                 .contains(
                         "GROUP_CHANGED audited-group: audited-orla",

@@ -127,7 +127,7 @@ class ComparingTest {
                         "/api/accounts/clinician",
                         "{\"displayName\": \"C\", \"roles\": [\"CLINICIAN\"], \"provider\": \"Dr B\","
                                 + " \"ownPeopleOnly\": true, \"givenListsOnly\": false, \"closed\": false, \"password\": \"\"}",
-                        "");
+                        "\"1\"");
         assertThat(clinician
                         .get("/api/lists/hearing/readings-compared?from=" + first + "&to=" + third)
                         .json()

@@ -103,7 +103,13 @@ class CriteriaSetsTest {
         assertThat(refused.json().get("detail").asString()).contains("not saved");
         assertThat(from("both")).isEqualTo(30);
         assertThat(publish("both", "\"1\"", "").status()).isEqualTo(412);
-        assertThat(save("both", "{'age': {'from': 40}}", "").type()).isEqualTo("urn:dipstick:name-taken");
+        Reply without = save("both", "{'age': {'from': 40}}", "");
+        assertThat(without.status()).isEqualTo(428);
+        assertThat(without.type()).isEqualTo("urn:dipstick:revision-missing");
+        assertThat(coordinator
+                        .putNew("/api/criteria/both", document("both", "{'age': {'from': 40}}"))
+                        .type())
+                .isEqualTo("urn:dipstick:name-taken");
     }
 
     @Test

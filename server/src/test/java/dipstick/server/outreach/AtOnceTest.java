@@ -170,18 +170,4 @@ class AtOnceTest {
         }
         assertThat(acknowledged).as("nobody else took those who stayed").hasSizeGreaterThanOrEqualTo(PEOPLE / 2);
     }
-
-    @Test
-    void two_who_change_how_a_list_is_worked_at_once_are_told() throws Exception {
-        String manner = """
-                {"plan": {"steps": [{"step": "CALL", "afterDays": 0}], "afterReached": 10, "afterBooked": 3},
-                 "hold": {"appointmentDays": 0, "reachedDays": 0, "doNotContact": true, "noWay": true}, "parts": []}""";
-        Visitor other = People.coordinator();
-        List<Callable<Integer>> both = List.of(
-                () -> coordinator
-                        .put("/api/lists/race/desk/manner", manner, "\"0\"")
-                        .status(),
-                () -> other.put("/api/lists/race/desk/manner", manner, "\"0\"").status());
-        assertThat(atOnce(both)).containsExactlyInAnyOrder(204, 412);
-    }
 }

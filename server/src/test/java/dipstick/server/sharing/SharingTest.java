@@ -75,7 +75,7 @@ class SharingTest {
         Visitor administrator = People.signedIn(Role.ADMINISTRATOR);
         Visitor named = People.signedIn("shared-by-name", Role.CALLER);
         Visitor grouped = People.signedIn("shared-by-group", Role.CALLER);
-        administrator.put("/api/groups/shared-group", "{\"members\": [\"shared-by-group\"]}", "");
+        administrator.put("/api/groups/shared-group", "{\"members\": [\"shared-by-group\"]}", "\"0\"");
         People.publishPrivately(owner, "shared-some", set("shared-some"));
         People.publish(owner, "shared-all", set("shared-all"));
         People.share(
@@ -97,7 +97,7 @@ class SharingTest {
         administrator.put(
                 "/api/accounts/shared-by-name",
                 account("CALLER", "").replace("\"givenListsOnly\": false", "\"givenListsOnly\": true"),
-                "");
+                "\"1\"");
         assertThat(named.get("/api/lists/shared-some").status()).isEqualTo(200);
         assertThat(named.get("/api/lists/shared-all").status()).isEqualTo(404);
     }
@@ -115,7 +115,7 @@ class SharingTest {
         administrator.put(
                 "/api/accounts/ownfold",
                 account("CLINICIAN", "Dr Ownfold").replace("\"ownPeopleOnly\": false", "\"ownPeopleOnly\": true"),
-                "");
+                "\"1\"");
 
         assertThat(rows(clinician.get("/api/lists/own-list").json().get("rows")))
                 .containsExactly("own-list-1");
@@ -156,7 +156,7 @@ class SharingTest {
         People.publishPrivately(leaver, "leavers-set", set("leavers-set"));
         String closed = account("COORDINATOR", "").replace("\"closed\": false", "\"closed\": true");
 
-        Reply refused = administrator.put("/api/accounts/leaver", closed, "");
+        Reply refused = administrator.put("/api/accounts/leaver", closed, "\"1\"");
         assertThat(refused.type()).isEqualTo("urn:dipstick:holds-something");
         assertThat(refused.text()).contains("1 criteria set");
         assertThat(administrator
@@ -173,7 +173,7 @@ class SharingTest {
         assertThat(heir.get("/api/criteria/leavers-set").status()).isEqualTo(200);
 
         assertThat(leaver.get("/api/lists").status()).isEqualTo(200);
-        assertThat(administrator.put("/api/accounts/leaver", closed, "").status())
+        assertThat(administrator.put("/api/accounts/leaver", closed, "\"1\"").status())
                 .isEqualTo(200);
         assertThat(leaver.get("/api/lists").status()).isEqualTo(401);
         Visitor again = RunningServer.shared().visitor();
@@ -187,18 +187,18 @@ class SharingTest {
     void bad_accounts_are_refused_with_what_to_do() throws Exception {
         Visitor administrator = People.signedIn(Role.ADMINISTRATOR);
         assertThat(administrator
-                        .put("/api/accounts/bad", account("CALLER", "").replace("a long password", "short"), "")
+                        .put("/api/accounts/bad", account("CALLER", "").replace("a long password", "short"), "\"0\"")
                         .type())
                 .isEqualTo("urn:dipstick:short-password");
         assertThat(administrator
                         .put(
                                 "/api/accounts/bad",
                                 account("CLINICIAN", "").replace("\"ownPeopleOnly\": false", "\"ownPeopleOnly\": true"),
-                                "")
+                                "\"0\"")
                         .type())
                 .isEqualTo("urn:dipstick:no-provider");
         assertThat(administrator
-                        .put("/api/accounts/bad", account("KING", ""), "")
+                        .put("/api/accounts/bad", account("KING", ""), "\"0\"")
                         .status())
                 .isEqualTo(400);
         assertThat(administrator.get("/api/accounts").text()).doesNotContain("\"bad\"");

@@ -1,8 +1,8 @@
-import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { Problem, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useToast } from 'primevue/usetoast'
-import { computed, shallowRef, type Ref } from 'vue'
+import { computed, shallowRef, watch, type Ref } from 'vue'
 import type { DeskRow } from './queues'
 
 type Work = Schemas['Work']
@@ -10,28 +10,49 @@ type Work = Schemas['Work']
 /** The server does it about so many at once; what is done about more is still one thing to undo. */
 const AT_ONCE = 2000
 
+/**
+ * Sends work, and sends it again under the same name where no answer came: the server does it once, and answers as at
+ * first.
+ */
+async function sendOnce(address: string, work: Work): Promise<Schemas['WorkDone']> {
+  try {
+    return await sendJson('POST', address, work)
+  } catch (failure) {
+    if (failure instanceof Problem && failure.type === 'offline') {
+      return await sendJson('POST', address, work)
+    }
+    throw failure
+  }
+}
+
 /** What is said of some work besides whom it is about. */
-export type WorkFields = Partial<Omit<Work, 'kind' | 'batch' | 'people'>>
+export type WorkFields = Partial<Omit<Work, 'kind' | 'batch' | 'part' | 'people'>>
 
 /** The desk of a list as the server has it, and what is done at it. */
 export function useDesk(list: Ref<string>) {
   const queries = useQueryClient()
   const toast = useToast()
-  const address = computed(() => `/api/lists/${encodeURIComponent(list.value)}/desk`)
+  const addressOf = (id: string) => `/api/lists/${encodeURIComponent(id)}/desk`
   /** What can be undone, the last one last. */
   const done = shallowRef<{ batch: string; words: string }[]>([])
 
   const { data: desk, error } = useQuery({
     queryKey: computed(() => ['lists', list.value, 'desk']),
-    queryFn: () => send<Schemas['DeskView']>(address.value),
+    queryFn: () => send<Schemas['DeskView']>(addressOf(list.value)),
   })
 
-  function readAgain(): Promise<void> {
-    return queries.invalidateQueries({ queryKey: ['lists', list.value, 'desk'] })
+  function readAgain(id: string): Promise<void> {
+    return queries.invalidateQueries({ queryKey: ['lists', id, 'desk'] })
   }
 
   /** What was done last, in words. */
   const told = shallowRef('')
+
+  // What was done on one list is not undone on another.
+  watch(list, () => {
+    done.value = []
+    told.value = ''
+  })
 
   function warn(summary: string, detail = ''): void {
     toast.add({ severity: 'warn', summary, detail, life: 9000 })
@@ -55,7 +76,7 @@ export function useDesk(list: Ref<string>) {
     if (rows.length === 0) {
       return false
     }
-    const wanted: Omit<Work, 'people'> = {
+    const wanted: Omit<Work, 'people' | 'part'> = {
       kind,
       batch: crypto.randomUUID(),
       outcome: '',
@@ -66,14 +87,16 @@ export function useDesk(list: Ref<string>) {
       everywhere: false,
       ...fields,
     }
+    const at = list.value
     const people = rows.map((row) => ({ person: row.person.id, revision: row.revision }))
     let finished = 0
     const refused: Schemas['Refusal'][] = []
     try {
       for (let from = 0; from < people.length; from += AT_ONCE) {
         const some = people.slice(from, from + AT_ONCE)
-        const answer = await sendJson<Schemas['WorkDone']>('POST', `${address.value}/work`, {
+        const answer = await sendOnce(`${addressOf(at)}/work`, {
           ...wanted,
+          part: from / AT_ONCE,
           people: some,
         })
         finished += answer.done.length
@@ -84,33 +107,38 @@ export function useDesk(list: Ref<string>) {
       warn(sentenceOf(failure), saved)
     }
     tellRefused(refused)
-    if (finished > 0) {
+    const here = at === list.value
+    if (here && finished > 0) {
       done.value = [...done.value, { batch: wanted.batch, words }]
       told.value = words
     }
-    await readAgain()
-    return finished > 0
+    await readAgain(at)
+    return here && finished > 0
   }
 
   async function undo(): Promise<void> {
+    const at = list.value
     const last = done.value.at(-1)
     if (!last) {
       warn('There is nothing to undo.')
       return
     }
     try {
-      const answer = await send<Schemas['WorkDone']>(`${address.value}/work/${last.batch}`, {
+      const answer = await send<Schemas['WorkDone']>(`${addressOf(at)}/work/${last.batch}`, {
         method: 'DELETE',
       })
       tellRefused(answer.refused)
-      if (answer.done.length > 0) {
+      if (at === list.value && answer.done.length > 0) {
         told.value = `Undone: ${last.words}`
       }
     } catch (failure) {
       warn(sentenceOf(failure))
+      if (failure instanceof Problem && failure.type === 'offline') {
+        return
+      }
     }
-    done.value = done.value.slice(0, -1)
-    await readAgain()
+    done.value = done.value.filter((one) => one.batch !== last.batch)
+    await readAgain(at)
   }
 
   return { desk, error, work, undo, told, canUndo: computed(() => done.value.length > 0) }

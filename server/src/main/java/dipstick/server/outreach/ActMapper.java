@@ -69,6 +69,18 @@ interface ActMapper {
     @Update("UPDATE outreach_change SET revision = #{now} WHERE entry = #{entry} AND revision = #{before}")
     int isLastAgain(long entry, int before, int now);
 
+    @Select("""
+            SELECT answer FROM outreach_answer
+            WHERE account = #{account} AND set_id = #{set} AND batch = #{batch} AND part = #{part}
+            """)
+    Optional<String> answer(String account, String set, String batch, int part);
+
+    @Insert("""
+            INSERT INTO outreach_answer (account, set_id, batch, part, answer)
+            VALUES (#{account}, #{set}, #{batch}, #{part}, #{answer})
+            """)
+    int keepAnswer(String account, String set, String batch, int part, String answer);
+
     @Select("SELECT " + COLUMNS + " FROM outreach_act WHERE batch = #{batch} ORDER BY id")
     List<DeskAct> ofBatch(String batch);
 

@@ -23,7 +23,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -47,6 +46,7 @@ class DeskWork {
     private final Accounts accounts;
     private final SeenPeople seen;
     private final LastAct last;
+    private final FirstAnswers answers;
     private final AuditLog audit;
     private final Today today;
     private final TransactionTemplate transaction;
@@ -65,6 +65,7 @@ class DeskWork {
             Accounts accounts,
             SeenPeople seen,
             LastAct last,
+            FirstAnswers answers,
             AuditLog audit,
             Today today,
             TransactionTemplate transaction,
@@ -81,18 +82,26 @@ class DeskWork {
         this.accounts = accounts;
         this.seen = seen;
         this.last = last;
+        this.answers = answers;
         this.audit = audit;
         this.today = today;
         this.transaction = transaction;
         this.events = events;
     }
 
-    /** Does it about each of the people, but for those with whom something is in the way. */
+    /**
+     * Does it about each of the people, but for those with whom something is in the way. Sent again under the same name, it
+     * is answered as at first and nothing more is done.
+     */
     synchronized WorkDone work(String set, Work work) {
         Colleague who = accounts.here();
+        Optional<WorkDone> first = answers.of(set, work, who.name());
+        if (first.isPresent()) {
+            return first.get();
+        }
         Optional<Colleague> to =
                 work.kind() == Work.Kind.GIVE ? Optional.of(receiver(set, work.to())) : Optional.empty();
-        WorkDone done = Objects.requireNonNull(transaction.execute(_ -> {
+        return Objects.requireNonNull(transaction.execute(_ -> {
             Doing doing = new Doing(set, work, who, to);
             List<String> finished = new ArrayList<>();
             List<Refusal> refused = new ArrayList<>();
@@ -108,9 +117,10 @@ class DeskWork {
                 events.publishEvent(new ListsTouched(doing.touched));
                 audit.record(Act.LIST_WORKED, set + ": " + work.kind() + ", " + String.join(", ", finished));
             }
-            return new WorkDone(finished, refused);
+            WorkDone done = new WorkDone(finished, refused);
+            answers.keep(set, work, who.name(), done);
+            return done;
         }));
-        return done;
     }
 
     /** Logs an attempt that was made already, whatever was seen of the person before. */
@@ -121,6 +131,7 @@ class DeskWork {
                 new Work(
                         Work.Kind.ATTEMPT,
                         UUID.randomUUID().toString(),
+                        Optional.empty(),
                         List.of(new Work.Target(person, revision)),
                         outcome,
                         "",
@@ -150,7 +161,6 @@ class DeskWork {
         private final LocalDate day = today.day();
         private final Map<String, AttemptOutcome> known = outcomes.byId();
         private final Set<String> touched = new HashSet<>();
-        private final Set<String> already;
         private final boolean mayReassign;
 
         Doing(String set, Work work, Colleague who, Optional<Colleague> to) {
@@ -158,18 +168,12 @@ class DeskWork {
             this.work = work;
             this.who = who;
             this.to = to;
-            this.already =
-                    acts.ofBatch(work.batch()).stream().map(DeskAct::person).collect(Collectors.toSet());
             this.mayReassign = (work.kind() == Work.Kind.GIVE || work.kind() == Work.Kind.LET_GO)
                     && sharing.here(set).includes(Right.CHANGE);
             touched.add(set);
         }
 
         void about(Work.Target target) throws Refused {
-            // Sent again, since the answer was lost.
-            if (already.contains(target.person())) {
-                return;
-            }
             entries.lockPerson(target.person());
             Entry entry = entries.find(set, target.person())
                     .filter(one -> seen.maySee(who, one.person()))

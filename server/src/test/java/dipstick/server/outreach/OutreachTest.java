@@ -80,7 +80,7 @@ class OutreachTest {
                     {"step": "CALL", "afterDays": 7}, {"step": "CLOSE", "afterDays": 5}],
                     "afterReached": 10, "afterBooked": 3},
                  "hold": {"appointmentDays": 0, "reachedDays": 0, "doNotContact": true, "noWay": true}, "parts": []}""", "\"0\"");
-        assertThat(saved.status()).as(saved.text()).isEqualTo(204);
+        assertThat(saved.status()).as(saved.text()).isEqualTo(200);
         assertThat(desk.next("planned-1")).isEqualTo("LETTER " + today);
         desk.does("ATTEMPT", "planned-1", "outcome", "\"sent-letter\"");
         assertThat(desk.next("planned-1")).isEqualTo("CALL " + today.plusDays(14));
@@ -155,6 +155,9 @@ class OutreachTest {
         Reply first = one.does("same", "ATTEMPT", "crossing-2", 1, "outcome", "\"no-answer\"");
         Reply again = one.does("same", "ATTEMPT", "crossing-2", 1, "outcome", "\"no-answer\"");
         assertThat(again.text()).as("sent again").isEqualTo(first.text());
+        Reply otherPeople = one.does("same", "ATTEMPT", "crossing-1", 1, "outcome", "\"reached\"");
+        assertThat(otherPeople.text()).as("the name again, for another thing").isEqualTo(first.text());
+        assertThat(one.log("crossing-1")).noneMatch(line -> line.contains("Reached"));
         assertThat(one.log("crossing-2"))
                 .filteredOn(line -> line.startsWith("ATTEMPT"))
                 .hasSize(1);

@@ -37,6 +37,13 @@ const emit = defineEmits<{
 
 const menu = useTemplateRef('menu')
 
+/** What it is called where it is spoken of: its label, else its own words as far as there is room. */
+const LONGEST_WORDS = 60
+const words = computed(() => {
+  const all = label.value.trim() || level.typed
+  return all.length > LONGEST_WORDS ? `${all.slice(0, LONGEST_WORDS - 1).trimEnd()}…` : all
+})
+
 const shown = computed(() => level.left)
 const ghost = computed(() => before?.left?.yes)
 
@@ -63,7 +70,10 @@ const items = computed<MenuItem[]>(() => [
   { label: 'Change by typing', command: openTyping },
   { label: criterion.label ? 'Change the label' : 'Add a label', command: openLabel },
   { label: 'Copy', command: () => emit('act', 'copy') },
-  { label: 'Turn round (not so)', command: () => emit('act', 'not') },
+  // What should be on record is named as such: turned round, it would list whoever has it.
+  ...(level.section === 'SHOULD_HAVE'
+    ? []
+    : [{ label: 'Turn round (not so)', command: () => emit('act', 'not') }]),
   { separator: true },
   ...(['ask', 'meets', 'fails'] as const).map((key) => ({
     label: UNSURE_WORDS[key],
@@ -142,6 +152,9 @@ function mend(doubt: Doubt) {
     case 'termSet':
       emit('termSet', doubt.subject)
       break
+    case 'turn':
+      emit('retype', level.meant as JsonObject, [])
+      break
     case 'open':
       way.controls
         .map((control) => line.value?.querySelector<HTMLElement>(`[data-control=${control}]`))
@@ -151,11 +164,11 @@ function mend(doubt: Doubt) {
 }
 
 function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
-  const words =
+  const which =
     level.section === 'SHOULD_HAVE'
       ? { LEFT: 'Meet', MAYBE_LEFT: 'Can’t tell at', FELL: 'Lack' }[part]
       : { LEFT: 'Left after', MAYBE_LEFT: 'Can’t tell after', FELL: 'Fell at' }[part]
-  emit('who', { part, criterion: criterion.id, title: `${words} “${criterion.id}”` })
+  emit('who', { part, criterion: criterion.id, title: `${which} “${words.value}”` })
 }
 </script>
 
@@ -225,7 +238,8 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
         :document="nameable"
         :as-of="asOf"
         :start="level.typed"
-        :label="`Type “${criterion.id}” anew`"
+        :should-have="level.section === 'SHOULD_HAVE'"
+        :label="`Type “${words}” anew`"
         example=""
         @add="retyped"
         @leave="closeTyping"
@@ -258,7 +272,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
     <button
       class="grip"
       type="button"
-      :aria-label="`What can be done with “${criterion.id}”; drag to move`"
+      :aria-label="`What can be done with “${words}”; drag to move`"
       aria-haspopup="menu"
       draggable="true"
       @click="menu?.toggle($event)"

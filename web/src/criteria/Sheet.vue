@@ -176,7 +176,10 @@ const addMenu = useTemplateRef('addMenu')
 const { data: sets } = useQuery(setsQuery)
 const otherSet = computed(() => sets.value?.find((set) => set.id !== document.id))
 const addItems = computed(() => [
-  ...NEW_TESTS.map((one) => ({ label: one.name, command: () => add(one.test(), one.word) })),
+  ...NEW_TESTS.filter((one) => !(one.lack && adding.value === 'SHOULD_HAVE')).map((one) => ({
+    label: one.name,
+    command: () => add(one.test(), one.word),
+  })),
   {
     label: 'People of another set',
     disabled: otherSet.value === undefined,
@@ -312,7 +315,7 @@ function editTermSet(id: string | undefined, member?: JsonObject) {
 
 /** Exempts everybody who has such a record: a sentence to go on from. */
 function exempt(member: JsonObject, name: string, kind: string) {
-  const termSet = termSetWith(nameable.value, name, member)
+  const termSet = termSetWith(nameable.value, name, [member])
   const test: JsonObject = { events: { kinds: [kind], terms: [termSet.id] } }
   const id = freshId(document, slug(name) || 'exempt')
   emit('change', addCriterion(putTermSet(document, termSet), 'EXCLUDE', test, id))
@@ -463,6 +466,7 @@ function withOpened(
         :as-of="asOf"
         :label="`Type a criterion: ${NAMES[section].toLowerCase()}`"
         :example="EXAMPLES[section]"
+        :should-have="section === 'SHOULD_HAVE'"
         @add="(test, made, words) => addTyped(section, test, made, words)"
       />
     </section>

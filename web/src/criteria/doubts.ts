@@ -8,6 +8,7 @@ export type Mend = { words: string } & (
   | { does: 'who'; part: 'MAYBE_LEFT' | 'FELL' }
   | { does: 'open'; controls: NonNullable<Schemas['PhraseView']['control']>[] }
   | { does: 'termSet' }
+  | { does: 'turn' }
 )
 
 const MENDS: Record<Doubt['kind'], Mend> = {
@@ -24,6 +25,7 @@ const MENDS: Record<Doubt['kind'], Mend> = {
   },
   MIXED_UNITS: { words: 'Say the unit', does: 'open', controls: ['PICK', 'SELECTION'] },
   SAME_AS_ANOTHER: { words: 'Remove it', does: 'act', act: 'remove' },
+  SAYS_A_LACK: { words: 'Turn it round', does: 'turn' },
   NOBODY_MEETS_BOTH: { words: 'Switch it off', does: 'act', act: 'off' },
 }
 

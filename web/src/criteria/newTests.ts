@@ -4,6 +4,8 @@ import type { JsonObject } from './document'
 export interface NewTest {
   name: string
   word: string
+  /** Whether it says a lack, which is not how it is said what should be on record. */
+  lack?: boolean
   test: () => JsonObject
 }
 
@@ -22,6 +24,7 @@ export const NEW_TESTS: NewTest[] = [
   {
     name: 'No record of events',
     word: 'no-record',
+    lack: true,
     test: () => ({ events: { window: { last: 'P12M' } }, count: { none: true } }),
   },
   {

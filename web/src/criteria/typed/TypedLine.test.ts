@@ -57,18 +57,18 @@ describe('a typed criterion', () => {
     expect(input.element.value).toBe('')
   })
 
-  it('takes the first suggestion while it is not finished', async () => {
+  it('takes the only suggestion while it cannot be read otherwise', async () => {
     answer = ({ typed }) =>
       typed === 'aged 50 o'
         ? {
             sentence: '',
             mistake: { from: 8, to: 9, message: '“o” does not fit here.' },
-            offers: [{ from: 8, words: 'or over', what: 'WORDS', says: '' }],
+            offers: [{ from: 8, words: 'or over', what: 'WORDS', says: '', members: [] }],
           }
         : FITS
     const { line, input, type, press } = typing()
     await type('aged 50 o')
-    expect(line.find('[aria-selected=true]').text()).toContain('or over')
+    expect(line.find('[aria-selected=true]').exists()).toBe(false)
     await press('Enter')
     expect(input.element.value).toBe('aged 50 or over ')
     expect(line.emitted('add')).toBeUndefined()
@@ -100,7 +100,14 @@ describe('a typed criterion', () => {
             sentence: '',
             mistake: { from: 3, to: 6, message: 'No kind.' },
             offers: [
-              { from: 3, words: 'Hearing check', what: 'TERM', says: 'wording', count: 4, member },
+              {
+                from: 3,
+                words: 'Hearing check',
+                what: 'TERM',
+                says: 'wording',
+                count: 4,
+                members: [member],
+              },
             ],
           }
         : FITS
@@ -115,5 +122,74 @@ describe('a typed criterion', () => {
     })
     await press('Enter')
     expect(line.emitted('add')).toEqual([[FITS.test, [termSet], 'no Hearing check']])
+  })
+
+  it('takes no suggestion that was not chosen where there are several', async () => {
+    const offer = (words: string) => ({
+      from: 3,
+      words,
+      what: 'TERM',
+      says: 'wording',
+      members: [{ text: words }],
+    })
+    answer = ({ typed }) =>
+      typed === 'no crea'
+        ? {
+            sentence: '',
+            mistake: { from: 3, to: 7, message: 'No kind.' },
+            offers: [offer('Creatinine'), offer('Creatine kinase')],
+          }
+        : FITS
+    const { line, input, type, press } = typing()
+    await type('no crea')
+    expect(line.text()).toContain('choose one of these')
+    await press('Enter')
+    expect(input.element.value).toBe('no crea')
+    expect(line.emitted('add')).toBeUndefined()
+    await press('ArrowDown')
+    await press('ArrowDown')
+    await press('Enter')
+    expect(input.element.value).toBe('no “Creatine kinase” '.replaceAll(/[“”]/g, ''))
+  })
+
+  it('takes what was typed where that can be read, whatever is suggested', async () => {
+    const offers = [{ from: 0, words: 'visit in asthma', what: 'WORDS', says: '', members: [] }]
+    answer = () => ({ ...FITS, offers })
+    const { line, type, press } = typing()
+    await type('visit')
+    await press('Enter')
+    expect(line.emitted('add')?.[0]?.[2]).toBe('visit')
+  })
+
+  it('takes nothing that belongs to what was typed before', async () => {
+    answer = () => FITS
+    const { line, input, type, press } = typing()
+    await type('aged 50 or over')
+    input.element.value = 'aged 50 or over, or'
+    const entered = press('Enter')
+    await input.setValue('aged 50 or over, or not')
+    await entered
+    expect(line.emitted('add')).toBeUndefined()
+  })
+
+  it('takes a lack of what should be on record the other way round, unless one insists', async () => {
+    const meant = {
+      test: { events: {} },
+      words: 'had a visit',
+      sentence: 'had a visit at any time',
+      alone: { yes: 4, unsure: 0 },
+    }
+    answer = () => ({ ...FITS, meant })
+    const { line, input, type, press } = typing()
+    await type('no visit')
+    expect(line.find('[role=status]').text()).toContain(
+      'Enter adds: had a visit at any time; those without are listed. Alone: yes for 4.',
+    )
+    await press('Enter')
+    expect(line.emitted('add')).toEqual([[{ events: {} }, [], 'had a visit']])
+    await type('no visit')
+    await input.trigger('keydown', { key: 'Enter', altKey: true })
+    await flushPromises()
+    expect(line.emitted('add')?.[1]).toEqual([FITS.test, [], 'no visit'])
   })
 })

@@ -12,6 +12,7 @@ const {
   label,
   example,
   start = '',
+  shouldHave = false,
 } = defineProps<{
   document: CriteriaDocument
   asOf: string
@@ -20,6 +21,8 @@ const {
   example: string
   /** What stands there already and is typed anew. */
   start?: string
+  /** Whether it says what should be on record, where a lack is nearly always meant the other way round. */
+  shouldHave?: boolean
 }>()
 const emit = defineEmits<{
   add: [test: JsonObject, termSets: TermSet[], words: string]
@@ -31,11 +34,11 @@ const input = useTemplateRef('input')
 const list = useId()
 const text = ref(start)
 const open = ref(false)
-/** The suggestion that Enter takes; -1 for none. */
+/** The suggestion that was chosen with the keys; -1 for none. */
 const active = ref(-1)
 /** Term sets that suggestions brought along; they come with the criterion. */
 const made = shallowRef<TermSet[]>([])
-const { answer, problem, read } = useTyped()
+const { answer, answered, problem, read } = useTyped()
 
 const offers = computed(() => (open.value ? (answer.value?.offers ?? []) : []))
 const mistake = computed(() => (text.value.trim() ? answer.value?.mistake : undefined))
@@ -46,14 +49,22 @@ const unfinished = computed(() => {
   return mistake.value !== undefined && (goesOn ? mistake.value.to : mistake.value.from) >= end
 })
 const fits = computed(() => (text.value.trim() ? answer.value?.test : undefined))
+/** What is taken instead of a lack, unless who types insists. */
+const meant = computed(() => (fits.value ? answer.value?.meant : undefined))
+/** What Enter takes of the suggestions: the one that was chosen, or the only one where nothing else can be read. */
+const taken = computed(
+  () =>
+    offers.value[active.value] ??
+    (!fits.value && offers.value.length === 1 ? offers.value[0] : undefined),
+)
 
 let reading = Promise.resolve()
 
 function ask() {
   const caret = input.value?.selectionStart ?? text.value.length
-  reading = read({ text: text.value, caret }, withTermSets(document, made.value), asOf).then(() => {
-    active.value = text.value.trim() && !answer.value?.test && offers.value.length ? 0 : -1
-  })
+  active.value = -1
+  const typing = { text: text.value, caret }
+  reading = read(typing, withTermSets(document, made.value), asOf, shouldHave)
 }
 
 function onInput() {
@@ -62,7 +73,7 @@ function onInput() {
 }
 
 async function choose(offer: Offer) {
-  if (offer.member) {
+  if (offer.members.length) {
     const termSet = termSetOf(withTermSets(document, made.value), offer)
     made.value = [...made.value.filter((one) => one.id !== termSet.id), termSet]
   }
@@ -75,19 +86,35 @@ async function choose(offer: Offer) {
   onInput()
 }
 
-/** Takes the suggestion that is marked; else adds what is typed. What was typed last is read first. */
+/** Takes the suggestion that was chosen; else adds what is typed. What was typed last is read first. */
 async function enter() {
   await reading
-  const offer = offers.value[active.value]
-  if (offer) {
-    await choose(offer)
-  } else if (fits.value) {
-    emit('add', fits.value as JsonObject, made.value, text.value.trim())
-    text.value = start
-    made.value = []
-    open.value = false
-    active.value = -1
+  if (answered.value !== text.value) {
+    return
   }
+  if (taken.value) {
+    await choose(taken.value)
+  } else if (meant.value) {
+    add(meant.value.test as JsonObject, meant.value.words)
+  } else if (fits.value) {
+    add(fits.value as JsonObject, text.value.trim())
+  }
+}
+
+/** Adds what is typed as it stands. */
+async function insist() {
+  await reading
+  if (fits.value && answered.value === text.value) {
+    add(fits.value as JsonObject, text.value.trim())
+  }
+}
+
+function add(test: JsonObject, words: string) {
+  emit('add', test, made.value, words)
+  text.value = start
+  made.value = []
+  open.value = false
+  active.value = -1
 }
 
 function step(by: 1 | -1) {
@@ -102,10 +129,9 @@ function step(by: 1 | -1) {
 }
 
 function onTab(event: KeyboardEvent) {
-  const offer = offers.value[active.value]
-  if (offer && !event.shiftKey) {
+  if (taken.value && !event.shiftKey) {
     event.preventDefault()
-    void choose(offer)
+    void choose(taken.value)
   }
 }
 
@@ -142,7 +168,8 @@ defineExpose({ focus: () => input.value?.focus() })
       @click="ask"
       @focus="onInput"
       @blur="open = false"
-      @keydown.enter.prevent="enter"
+      @keydown.enter.exact.prevent="enter"
+      @keydown.alt.enter.prevent="insist"
       @keydown.down.prevent="step(1)"
       @keydown.up.prevent="step(-1)"
       @keydown.tab="onTab"
@@ -156,7 +183,21 @@ defineExpose({ focus: () => input.value?.focus() })
           >{{ text.slice(mistake.to) }}
         </p>
         <p :class="unfinished ? 'quiet' : 'wrong'">{{ mistake.message }}</p>
+        <p v-if="offers.length > 1 && !taken" class="quiet">
+          <kbd>↓</kbd> and <kbd>Enter</kbd> choose one of these.
+        </p>
       </template>
+      <p v-else-if="answer?.meant">
+        What should be on record is named here, so <kbd>Enter</kbd>
+        {{ start ? 'changes it to' : 'adds' }}: <strong>{{ answer.meant.sentence }}</strong>; those
+        without are listed. Alone: yes for {{ count(answer.meant.alone.yes)
+        }}<template v-if="answer.meant.alone.unsure"
+          >, can’t tell for {{ count(answer.meant.alone.unsure) }}</template
+        >.
+        <button type="button" class="word" @mousedown.prevent @click="insist">
+          As it stands (Alt+Enter)</button
+        >: whoever has one is listed.
+      </p>
       <p v-else-if="answer?.alone" class="quiet">
         <kbd>Enter</kbd> {{ start ? 'changes it to' : 'adds' }}: {{ answer.sentence }}. Alone: yes
         for {{ count(answer.alone.yes)

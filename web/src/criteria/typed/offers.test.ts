@@ -2,14 +2,21 @@ import { describe, expect, it } from 'vitest'
 import { emptyDocument, putTermSet } from '../document'
 import { sortOf, take, termSetOf, type Offer } from './offers'
 
-const OFFER: Offer = { from: 3, words: 'Hearing check', what: 'TERM_SET', says: '', count: 4 }
+const OFFER: Offer = {
+  from: 3,
+  words: 'Hearing check',
+  what: 'TERM_SET',
+  says: '',
+  count: 4,
+  members: [],
+}
 const TERM: Offer = {
   from: 3,
   words: '“Hearing check, yearly”',
   what: 'TERM',
   says: 'code HC1 of local',
   count: 575,
-  member: { code: 'HC1', system: 'local' },
+  members: [{ code: 'HC1', system: 'local' }],
 }
 
 describe('taking an offer', () => {
@@ -50,6 +57,19 @@ describe('a term that is in no term set', () => {
     })
   })
 
+  it('gathers several under what was typed', () => {
+    const together = {
+      ...TERM,
+      words: 'creatinine',
+      members: [{ text: 'Creatinine, serum' }, { text: 'Creat' }, { text: 'Creat' }],
+    }
+    expect(termSetOf(emptyDocument(), together)).toEqual({
+      id: 'creatinine',
+      name: 'creatinine',
+      members: [{ text: 'Creatinine, serum' }, { text: 'Creat' }],
+    })
+  })
+
   it('does not take the id of another', () => {
     const document = putTermSet(emptyDocument(), {
       id: 'hearing-check-yearly',
@@ -62,5 +82,5 @@ describe('a term that is in no term set', () => {
 
 it('says what an offer is', () => {
   expect(sortOf(OFFER)).toBe('term set')
-  expect(sortOf(TERM)).toBe('new term set of code HC1 of local')
+  expect(sortOf(TERM)).toBe('new term set: code HC1 of local')
 })

@@ -30,19 +30,21 @@ function bare(words: string): string {
   return words.replace(/^“(.*)”$/, '$1').replaceAll('””', '”')
 }
 
-/** The term set that a member goes into: the one that is called so, or a new one. */
-export function termSetWith(document: CriteriaDocument, name: string, member: JsonObject): TermSet {
+/** The term set that members go into: the one that is called so, or a new one. */
+export function termSetWith(
+  document: CriteriaDocument,
+  name: string,
+  members: readonly JsonObject[],
+): TermSet {
   const known = termSetsOf(document).find((one) => one.name.toLowerCase() === name.toLowerCase())
-  if (known) {
-    return { ...known, members: withMember(known.members, member) }
-  }
   const taken = new Set(termSetsOf(document).map((one) => one.id))
-  return { id: firstFree(slug(name) || 'terms', taken), name, members: [member] }
+  const begun = known ?? { id: firstFree(slug(name) || 'terms', taken), name, members: [] }
+  return { ...begun, members: members.reduce(withMember, begun.members) }
 }
 
-/** The term set of an offered term that is in none so far. */
+/** The term set of offered terms that are in none so far. */
 export function termSetOf(document: CriteriaDocument, offer: Offer): TermSet {
-  return termSetWith(document, bare(offer.words), offer.member as JsonObject)
+  return termSetWith(document, bare(offer.words), offer.members as JsonObject[])
 }
 
 /** The document with the term sets that offers brought along. */
@@ -54,7 +56,7 @@ const SORTS: Record<Offer['what'], string> = {
   WORDS: '',
   KIND: 'kind',
   TERM_SET: 'term set',
-  TERM: 'new term set of',
+  TERM: 'new term set:',
   PERSON_FIELD: 'field',
   EVENT_FIELD: 'field',
   PERSON_VALUE: '',

@@ -1,22 +1,35 @@
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
-import { readonly, shallowRef, type Ref, type ShallowRef } from 'vue'
+import { readonly, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import { evaluable, type CriteriaDocument } from '../document'
 import type { Typing } from './offers'
 
 export interface TypedReading {
   answer: Readonly<ShallowRef<Schemas['TypedAnswer'] | undefined>>
+  /** What was typed when it was given. */
+  answered: Readonly<Ref<string>>
   problem: Readonly<Ref<string>>
-  /** Reads what is typed; resolves when the newest has been read. */
-  read: (typing: Typing, document: CriteriaDocument, asOf: string) => Promise<void>
+  /** Reads what is typed; resolves when it was read, or something newer is. */
+  read: (
+    typing: Typing,
+    document: CriteriaDocument,
+    asOf: string,
+    shouldHave: boolean,
+  ) => Promise<void>
 }
 
 /** Has the server read what is typed; only the newest answer counts. */
 export function useTyped(): TypedReading {
   const answer = shallowRef<Schemas['TypedAnswer']>()
+  const answered = ref('')
   const { ask, problem } = useNewest()
 
-  function read(typing: Typing, document: CriteriaDocument, asOf: string): Promise<void> {
+  function read(
+    typing: Typing,
+    document: CriteriaDocument,
+    asOf: string,
+    shouldHave: boolean,
+  ): Promise<void> {
     return ask(
       (signal) =>
         sendJson<Schemas['TypedAnswer']>(
@@ -27,14 +40,16 @@ export function useTyped(): TypedReading {
             asOf: asOf || undefined,
             typed: typing.text,
             caret: typing.caret,
+            shouldHave,
           },
           { signal },
         ),
       (read) => {
         answer.value = read
+        answered.value = typing.text
       },
     )
   }
 
-  return { answer: readonly(answer) as TypedReading['answer'], problem, read }
+  return { answer: readonly(answer) as TypedReading['answer'], answered, problem, read }
 }

@@ -28,7 +28,9 @@ public record Doubt(String criterion, Kind kind, String message, String subject)
         /** The same test as another criterion. */
         SAME_AS_ANOTHER,
         /** Nobody can meet it and another one. */
-        NOBODY_MEETS_BOTH
+        NOBODY_MEETS_BOTH,
+        /** What should be on record says a lack, so that whoever has it is listed. */
+        SAYS_A_LACK
     }
 
     static Doubt of(String criterion, Kind kind, String message) {

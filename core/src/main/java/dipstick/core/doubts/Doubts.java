@@ -15,6 +15,7 @@ public final class Doubts {
     public static List<Doubt> of(Evaluator evaluator, Reading reading) {
         CriteriaSet set = reading.set();
         List<Doubt> found = new ArrayList<>();
+        found.addAll(LackDoubts.of(reading));
         found.addAll(LevelDoubts.of(reading));
         found.addAll(PairDoubts.of(reading));
         set.criteria().filter(criterion -> !criterion.off()).forEach(criterion -> {

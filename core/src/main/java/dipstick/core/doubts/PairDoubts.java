@@ -6,6 +6,7 @@ import dipstick.core.doubts.Doubt.Kind;
 import dipstick.core.evaluate.Level;
 import dipstick.core.evaluate.Level.Section;
 import dipstick.core.evaluate.Reading;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
@@ -29,28 +30,28 @@ final class PairDoubts {
                 .toList();
         for (int i = 0; i < all.size(); i++) {
             for (int j = 0; j < i; j++) {
-                compare(all.get(j), all.get(i), found);
+                compare(all.get(j), all.get(i), reading.asOf(), found);
             }
         }
         return found;
     }
 
-    private static void compare(Alone first, Alone second, List<Doubt> found) {
+    private static void compare(Alone first, Alone second, LocalDate asOf, List<Doubt> found) {
         Criterion one = first.level().criterion();
         Criterion other = second.level().criterion();
+        String called = CriterionWords.of(one, asOf);
         if (one.test().equals(other.test())) {
             String words = first.level().section() == second.level().section()
-                    ? "It says the same as “" + one.id() + "”."
-                    : "It says the same as “" + one.id() + "” in another section.";
+                    ? "It says the same as " + called + "."
+                    : "It says the same as " + called + " in another section.";
             found.add(new Doubt(other.id(), Kind.SAME_AS_ANOTHER, words, one.id()));
         } else if (isOpposite(one.test(), other.test())) {
-            found.add(new Doubt(
-                    other.id(), Kind.SAME_AS_ANOTHER, "It says the opposite of “" + one.id() + "”.", one.id()));
+            found.add(new Doubt(other.id(), Kind.SAME_AS_ANOTHER, "It says the opposite of " + called + ".", one.id()));
         } else if (first.level().section() == Section.INCLUDE
                 && second.level().section() == Section.INCLUDE
                 && first.isApartFrom(second)) {
             found.add(new Doubt(
-                    other.id(), Kind.NOBODY_MEETS_BOTH, "Nobody meets both this and “" + one.id() + "”.", one.id()));
+                    other.id(), Kind.NOBODY_MEETS_BOTH, "Nobody meets both this and " + called + ".", one.id()));
         }
     }
 

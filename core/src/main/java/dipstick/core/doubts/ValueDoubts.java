@@ -67,7 +67,7 @@ final class ValueDoubts {
     }
 
     private void ofColumn(FieldTest test, Column column) {
-        String field = test.field().name().replace('_', ' ');
+        String field = FieldWords.name(test.field().name());
         switch (test.condition()) {
             case Condition.NumberBounds bounds
             when column instanceof Column.OfNumber numbers -> {

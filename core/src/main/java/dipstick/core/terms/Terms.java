@@ -20,12 +20,17 @@ public final class Terms {
 
     /** Those whose words hold what is looked for, and codes recorded with such a wording; most frequent first. */
     public static List<FoundTerm> find(Events events, String words) {
+        return find(events, words, _ -> true);
+    }
+
+    /** @param among the concepts whose terms are looked at */
+    public static List<FoundTerm> find(Events events, String words, Predicate<Integer> among) {
         String wanted = NormalText.of(words);
         BitSet texts = new BitSet();
         for (int text = 1; text < events.text().codeCount(); text++) {
             texts.set(text, events.text().compared().get(text).contains(wanted));
         }
-        ConceptsOfTerms concepts = new ConceptsOfTerms(events, _ -> true);
+        ConceptsOfTerms concepts = new ConceptsOfTerms(events, among);
         return found(
                 events,
                 concepts,

@@ -93,7 +93,11 @@ final class Cursor {
     }
 
     void expect(String words, What what, String of) {
-        expected.add(new Expected(offset(), words, what, of));
+        expect(words, what, of, Expected.Within.ALL);
+    }
+
+    void expect(String words, What what, String of, Expected.Within within) {
+        expected.add(new Expected(offset(), words, what, of, within));
     }
 
     /** The next token where it is of this kind, passed over. */

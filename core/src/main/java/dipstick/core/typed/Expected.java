@@ -1,5 +1,8 @@
 package dipstick.core.typed;
 
+import java.util.List;
+import tools.jackson.databind.JsonNode;
+
 /**
  * Something that may stand at a spot of what is typed.
  *
@@ -7,8 +10,35 @@ package dipstick.core.typed;
  * @param words the words themselves, or an example of them, as they would be typed
  * @param what what they are
  * @param of the field whose value it is, else empty
+ * @param within which records it is about, as far as that was typed before it
  */
-public record Expected(int from, String words, What what, String of) {
+public record Expected(int from, String words, What what, String of, Within within) {
+    /**
+     * Records that were named already.
+     *
+     * @param kinds any of these; all where it is empty
+     * @param termSets any of these, by id; all where it is empty
+     */
+    public record Within(List<String> kinds, List<String> termSets) {
+        static final Within ALL = new Within(List.of(), List.of());
+
+        public Within {
+            kinds = List.copyOf(kinds);
+            termSets = List.copyOf(termSets);
+        }
+
+        /** What a selection says so far. */
+        static Within of(JsonNode selection) {
+            return new Within(texts(selection.path("kinds")), texts(selection.path("terms")));
+        }
+
+        /** A dial may stand for any of them. */
+        private static List<String> texts(JsonNode list) {
+            boolean known = list.valueStream().allMatch(JsonNode::isString);
+            return known ? list.valueStream().map(JsonNode::stringValue).toList() : List.of();
+        }
+    }
+
     /** What may stand somewhere. */
     public enum What {
         /** Words of the language. */

@@ -6,6 +6,7 @@ import dipstick.core.criteria.Dial;
 import dipstick.core.records.Field;
 import dipstick.core.records.FieldType;
 import dipstick.core.typed.Expected.What;
+import dipstick.core.typed.Expected.Within;
 import dipstick.core.wording.FieldWords;
 import dipstick.core.wording.Quoted;
 import java.util.Comparator;
@@ -37,18 +38,22 @@ final class FieldTestParser {
         int mark = cursor.mark();
         Optional<Field> field = field(vocabulary.personFields().all(), What.PERSON_FIELD);
         if (field.isPresent() && (cursor.atEnd() || CONDITIONS.stream().anyMatch(cursor::isNext))) {
-            return Optional.of(condition(field.get(), What.PERSON_VALUE));
+            return Optional.of(condition(field.get(), What.PERSON_VALUE, Within.ALL));
         }
         cursor.back(mark);
         return Optional.empty();
     }
 
-    /** One or more tests of a record, with "and" between. */
-    ArrayNode ofEvent() throws Mistake {
+    /**
+     * One or more tests of a record, with "and" between.
+     *
+     * @param within which records are tested
+     */
+    ArrayNode ofEvent(Within within) throws Mistake {
         ArrayNode tests = JSON.arrayNode();
         do {
             Field field = field(vocabulary.eventFields(), What.EVENT_FIELD).orElseThrow(cursor::stuck);
-            tests.add(condition(field, What.EVENT_VALUE));
+            tests.add(condition(field, What.EVENT_VALUE, within));
         } while (cursor.take("and"));
         return tests;
     }
@@ -58,7 +63,7 @@ final class FieldTestParser {
         boolean bound =
                 List.of("above", "below", "at least", "at most").stream().anyMatch(cursor::isNext);
         return bound
-                ? Optional.of(condition(new Field("value", FieldType.NUMBER), What.EVENT_VALUE))
+                ? Optional.of(condition(new Field("value", FieldType.NUMBER), What.EVENT_VALUE, Within.ALL))
                 : Optional.empty();
     }
 
@@ -98,7 +103,7 @@ final class FieldTestParser {
         return cursor.peekText().equals(FieldWords.name(field.name()));
     }
 
-    private ObjectNode condition(Field field, What value) throws Mistake {
+    private ObjectNode condition(Field field, What value, Within within) throws Mistake {
         ObjectNode test = JSON.objectNode().put("field", field.name());
         if (cursor.take("is blank")) {
             return test.put("missing", true);
@@ -107,11 +112,11 @@ final class FieldTestParser {
             return test.put("missing", false);
         }
         switch (field.type()) {
-            case IDENTIFIER, TEXT -> text(test, field, value);
+            case IDENTIFIER, TEXT -> text(test, field, value, within);
             case NUMBER -> {
                 number(test);
                 if (value == What.EVENT_VALUE && field.name().equals("value")) {
-                    unit(test);
+                    unit(test, within);
                 }
             }
             case DATE -> date(test);
@@ -120,23 +125,23 @@ final class FieldTestParser {
         return test;
     }
 
-    private void text(ObjectNode test, Field field, What value) throws Mistake {
+    private void text(ObjectNode test, Field field, What value, Within within) throws Mistake {
         for (String form : List.of("startsWith", "contains")) {
             if (cursor.take(form.equals("contains") ? form : "starts with")) {
-                cursor.expect("", value, field.name());
+                cursor.expect("", value, field.name(), within);
                 test.set(form, values.text());
                 return;
             }
         }
         String operator = operator();
-        cursor.expect("", value, field.name());
+        cursor.expect("", value, field.name(), within);
         Optional<JsonNode> dial = values.dial(Dial.Type.TEXTS);
         test.set(
                 operator,
                 dial.isPresent()
                         ? dial.get()
                         : values.list(() -> {
-                            cursor.expect("", value, field.name());
+                            cursor.expect("", value, field.name(), within);
                             return values.text();
                         }));
     }
@@ -179,8 +184,8 @@ final class FieldTestParser {
         return false;
     }
 
-    private void unit(ObjectNode test) throws Mistake {
-        cursor.expect("", What.EVENT_VALUE, "unit");
+    private void unit(ObjectNode test, Within within) throws Mistake {
+        cursor.expect("", What.EVENT_VALUE, "unit", within);
         boolean word = cursor.isKind(Token.Kind.WORD) && !Quoted.isReserved(cursor.peek());
         if (word || cursor.isKind(Token.Kind.QUOTED) || cursor.isKind(Token.Kind.DIAL)) {
             test.set("unit", values.text());

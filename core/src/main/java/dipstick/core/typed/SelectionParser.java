@@ -4,6 +4,7 @@ import static dipstick.core.typed.ValueParser.JSON;
 
 import dipstick.core.criteria.Dial;
 import dipstick.core.typed.Expected.What;
+import dipstick.core.typed.Expected.Within;
 import dipstick.core.typed.Vocabulary.Named;
 import dipstick.core.wording.Quoted;
 import dipstick.core.wording.SelectionWords;
@@ -44,7 +45,7 @@ final class SelectionParser {
         if (value.isPresent()) {
             selection.set("where", JSON.arrayNode().add(value.get()));
         } else if (cursor.take("whose")) {
-            selection.set("where", fieldTests.ofEvent());
+            selection.set("where", fieldTests.ofEvent(Within.of(selection)));
         }
         if (active) {
             selection.put("active", true);
@@ -80,7 +81,7 @@ final class SelectionParser {
         }
         Optional<JsonNode> first = kind();
         if (first.isEmpty()) {
-            selection.set("terms", termSets());
+            selection.set("terms", termSets(Within.ALL));
             cursor.skip("records");
             return;
         }
@@ -95,15 +96,15 @@ final class SelectionParser {
 
     private void terms(ObjectNode selection) throws Mistake {
         if (!windows.isNext() && cursor.take("in")) {
-            vocabulary.termSets().forEach(set -> cursor.expect(Quoted.name(set.name()), What.TERM_SET));
-            cursor.expect("", What.TERM);
-            selection.set("terms", cursor.skip("( nothing chosen )") ? JSON.arrayNode() : termSets());
+            Within within = Within.of(selection);
+            expectTerms(within);
+            selection.set("terms", cursor.skip("( nothing chosen )") ? JSON.arrayNode() : termSets(within));
         }
     }
 
-    private ArrayNode termSets() throws Mistake {
+    private ArrayNode termSets(Within within) throws Mistake {
         return values.list(() -> {
-            vocabulary.termSets().forEach(set -> cursor.expect(Quoted.name(set.name()), What.TERM_SET));
+            expectTerms(within);
             Optional<String> id = names(vocabulary.termSets(), "term set");
             return JSON.stringNode(id.isPresent() ? id.get() : unknown());
         });
@@ -120,8 +121,12 @@ final class SelectionParser {
 
     private void expectNames() {
         vocabulary.kinds().forEach(kind -> cursor.expect(SelectionWords.kind(kind), What.KIND));
-        vocabulary.termSets().forEach(set -> cursor.expect(Quoted.name(set.name()), What.TERM_SET));
-        cursor.expect("", What.TERM);
+        expectTerms(Within.ALL);
+    }
+
+    private void expectTerms(Within within) {
+        vocabulary.termSets().forEach(set -> cursor.expect(Quoted.name(set.name()), What.TERM_SET, "", within));
+        cursor.expect("", What.TERM, "", within);
     }
 
     private Optional<JsonNode> kindsDial() throws Mistake {

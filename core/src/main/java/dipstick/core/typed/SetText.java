@@ -43,12 +43,12 @@ public final class SetText {
     }
 
     private String print() {
-        line(oneLine(set.name()));
-        set.purpose()
-                .lines()
-                .map(SetText::oneLine)
-                .filter(text -> !text.isEmpty())
-                .forEach(text -> line("> " + text));
+        line(Heading.words(set.name()));
+        if (!set.purpose().isEmpty()) {
+            for (String text : set.purpose().split("\n", -1)) {
+                line(("> " + Heading.words(text)).strip());
+            }
+        }
         if (set.population() == CriteriaSet.Population.EVERYONE) {
             line("");
             line(Heading.EVERYONE);
@@ -120,7 +120,7 @@ public final class SetText {
                     "overdue by " + dialOr(when.path("overdue").path("atLeast"), DayWords.period(by));
                 case Band.When.Is(Test test) -> test(test, when);
             };
-            line("- " + Quoted.value(oneLine(band.name())) + ": " + words);
+            line("- " + Quoted.value(band.name()) + ": " + words);
         }
     }
 
@@ -172,7 +172,7 @@ public final class SetText {
             case NUMBER -> FieldWords.number(json.doubleValue());
             case PERIOD ->
                 CalendarPeriod.parse(json.asString("")).map(DayWords::period).orElse("");
-            case DATE, TEXT, TEXTS -> Quoted.value(oneLine(json.asString("")));
+            case DATE, TEXT, TEXTS -> Quoted.value(json.asString(""));
         };
     }
 
@@ -211,7 +211,7 @@ public final class SetText {
             for (JsonNode row : roster.path("rows")) {
                 line("  "
                         + row.valueStream()
-                                .map(cell -> cell.isNull() ? "blank" : Quoted.value(oneLine(cell.asString())))
+                                .map(cell -> cell.isNull() ? "blank" : Quoted.value(cell.asString()))
                                 .collect(Collectors.joining(", ")));
             }
         }
@@ -221,7 +221,7 @@ public final class SetText {
     private String named(JsonNode json) {
         String id = json.path("id").stringValue();
         String name = json.path("name").asString(id);
-        return Quoted.value(oneLine(name))
+        return Quoted.value(name)
                 + (sharedNames.contains(name) || !id.equals(Slug.of(name)) ? "#" + Quoted.value(id) : "");
     }
 
@@ -230,7 +230,7 @@ public final class SetText {
     }
 
     private static String textOf(JsonNode json) {
-        return dialOr(json, Quoted.value(oneLine(json.asString(""))));
+        return dialOr(json, Quoted.value(json.asString("")));
     }
 
     private static String dialOr(JsonNode json, String filledIn) {
@@ -238,12 +238,7 @@ public final class SetText {
     }
 
     private static String quoted(String text) {
-        return Quoted.always(oneLine(text));
-    }
-
-    /** Text is compared with white space gathered, so a line break in it says no more than a space. */
-    private static String oneLine(String text) {
-        return text.replaceAll("\\s+", " ").strip();
+        return Quoted.always(text);
     }
 
     private void line(String text) {

@@ -53,12 +53,12 @@ public final class SetTextReader {
         document.put("name", current.path("name").asString(""));
         List<Block> rest = new ArrayList<>(blocks);
         if (!rest.isEmpty() && rest.getFirst().lines().isEmpty()) {
-            document.put("name", rest.removeFirst().heading().text().strip());
+            document.put("name", Heading.said(rest.removeFirst().heading().text()));
         }
         List<String> purpose = rest.stream()
                 .map(block -> block.heading().text())
                 .filter(line -> line.startsWith(">"))
-                .map(line -> line.substring(1).strip())
+                .map(line -> Heading.said(line.substring(1)))
                 .toList();
         if (!purpose.isEmpty()) {
             document.put("purpose", String.join("\n", purpose));

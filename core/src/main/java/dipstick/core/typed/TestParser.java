@@ -3,6 +3,7 @@ package dipstick.core.typed;
 import static dipstick.core.typed.ValueParser.JSON;
 
 import dipstick.core.typed.Expected.What;
+import dipstick.core.typed.Expected.Within;
 import dipstick.core.wording.Quoted;
 import java.util.List;
 import java.util.Map;
@@ -144,7 +145,7 @@ final class TestParser {
             return pick.set("is", JSON.arrayNode());
         }
         if (cursor.take("is one whose")) {
-            return pick.set("is", fieldTests.ofEvent());
+            return pick.set("is", fieldTests.ofEvent(Within.of(selection)));
         }
         cursor.skip("is");
         Optional<ObjectNode> value = fieldTests.ofValue();

@@ -1,6 +1,7 @@
 package dipstick.core.typed;
 
 import dipstick.core.text.NormalText;
+import dipstick.core.wording.Quoted;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -59,7 +60,10 @@ record Token(Kind kind, String text, int from, int to) {
         };
     }
 
-    /** What stands up to the closing mark, which is doubled where it is meant; to the end where there is none. */
+    /**
+     * What stands up to the closing mark, which is doubled where it is meant; to the end where there is none. Line breaks and
+     * tabs stand as {@link Quoted#always} prints them.
+     */
     private static Token enclosed(String typed, int from, char closing, Kind kind) {
         StringBuilder text = new StringBuilder();
         int at = from + 1;
@@ -70,8 +74,12 @@ record Token(Kind kind, String text, int from, int to) {
                     return new Token(kind, text.toString(), from, at + 1);
                 }
                 at++;
+            } else if (c == '␛' && at + 1 < typed.length()) {
+                text.append(typed.charAt(at + 1));
+                at += 2;
+                continue;
             }
-            text.append(c);
+            text.append(Quoted.meant(c));
             at++;
         }
         return new Token(kind, text.toString(), from, at);

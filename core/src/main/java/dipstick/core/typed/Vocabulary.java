@@ -17,6 +17,7 @@ import tools.jackson.databind.JsonNode;
  *
  * @param kinds the kinds on record, as they are written there
  * @param sets the other sets
+ * @param kindsLikeTermSets kinds that the document uses and that have the name of a term set, as they are written
  */
 public record Vocabulary(
         Fields personFields,
@@ -24,13 +25,15 @@ public record Vocabulary(
         List<Named> termSets,
         List<Named> rosters,
         List<Named> sets,
-        List<DialName> dials) {
+        List<DialName> dials,
+        Set<String> kindsLikeTermSets) {
     public Vocabulary {
         kinds = List.copyOf(kinds);
         termSets = List.copyOf(termSets);
         rosters = List.copyOf(rosters);
         sets = List.copyOf(sets);
         dials = List.copyOf(dials);
+        kindsLikeTermSets = Set.copyOf(kindsLikeTermSets);
     }
 
     /** A thing with an id that people call by a name. */
@@ -53,7 +56,8 @@ public record Vocabulary(
                 named(document.path("termSets")),
                 named(document.path("rosters")),
                 sets,
-                document.path("dials").valueStream().flatMap(Vocabulary::dial).toList());
+                document.path("dials").valueStream().flatMap(Vocabulary::dial).toList(),
+                kindsLikeTermSets(document));
     }
 
     static List<Named> named(JsonNode list) {
@@ -65,22 +69,32 @@ public record Vocabulary(
                 .toList();
     }
 
+    private static Set<String> kindsLikeTermSets(JsonNode document) {
+        List<Named> termSets = named(document.path("termSets"));
+        return document.findValues("kinds").stream()
+                .flatMap(JsonNode::valueStream)
+                .map(kind -> kind.asString(""))
+                .filter(kind -> !SelectionWords.COUNTABLE.contains(NormalText.of(kind)))
+                .filter(kind -> termSets.stream().anyMatch(set -> set.isCalled(kind)))
+                .collect(Collectors.toSet());
+    }
+
     private static Stream<DialName> dial(JsonNode dial) {
         return Stream.of(Dial.Type.values())
                 .filter(type -> type.name().equalsIgnoreCase(dial.path("type").asString("")))
                 .map(type -> new DialName(dial.path("name").asString(""), type));
     }
 
-    /** The names that several term sets, rosters or sets have. */
+    /** The names that several term sets, rosters or sets have, and kinds that have the name of a term set. */
     public Set<String> sharedNames() {
-        return Stream.of(termSets, rosters, sets)
+        Stream<String> several = Stream.of(termSets, rosters, sets)
                 .flatMap(things -> things.stream()
                         .map(Named::name)
                         .filter(name -> things.stream()
                                         .filter(thing -> thing.isCalled(name))
                                         .count()
-                                > 1))
-                .collect(Collectors.toUnmodifiableSet());
+                                > 1));
+        return Stream.concat(several, kindsLikeTermSets.stream()).collect(Collectors.toUnmodifiableSet());
     }
 
     List<Field> eventFields() {

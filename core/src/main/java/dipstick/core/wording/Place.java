@@ -65,7 +65,7 @@ record Place(Optional<LocalDate> asOf, JsonNode json, Set<String> sharedNames) {
 
     /** The name between quotation marks, with the id behind it where others have the same. */
     String quoted(String name, String id) {
-        return Quoted.always(name) + (sharedNames.contains(name) ? "#" + id : "");
+        return Quoted.always(name) + (sharedNames.contains(name) ? "#" + Quoted.value(id) : "");
     }
 
     /** The days of something that depends on the as-of date, in brackets. */

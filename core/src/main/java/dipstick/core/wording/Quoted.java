@@ -38,12 +38,35 @@ public final class Quoted {
 
     /** A dial, by its name. */
     public static String dial(String name) {
-        return "[" + name.replace("]", "]]") + "]";
+        return "[" + onOneLine(name).replace("]", "]]") + "]";
     }
 
     /** Between quotation marks whatever it says. */
     public static String always(String text) {
-        return "“" + text.replace("”", "””") + "”";
+        return "“" + onOneLine(text).replace("”", "””") + "”";
+    }
+
+    /** Whether a text stands on a line as it is: what separates its words is single spaces. */
+    public static boolean isOneLine(String text) {
+        return text.equals(text.replaceAll("\\s+", " ").strip());
+    }
+
+    /** Line breaks and tabs as the signs for them (Unicode, control pictures); such a sign itself has ␛ before it. */
+    private static String onOneLine(String text) {
+        return text.replaceAll("[␛␊␍␉]", "␛$0")
+                .replace('\n', '␊')
+                .replace('\r', '␍')
+                .replace('\t', '␉');
+    }
+
+    /** What a sign between quotation marks stands for; itself where it stands for nothing else. */
+    public static char meant(char sign) {
+        return switch (sign) {
+            case '␊' -> '\n';
+            case '␍' -> '\r';
+            case '␉' -> '\t';
+            default -> sign;
+        };
     }
 
     /** Whether this word, lower case, belongs to the sentences. */

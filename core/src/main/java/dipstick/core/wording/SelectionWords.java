@@ -69,15 +69,23 @@ public final class SelectionWords {
                 kinds.stream()
                         .map(ComparedText::written)
                         .sorted()
-                        .map(kind -> kind(kind, plural))
+                        .map(kind -> kind(kind, plural, place))
                         .toList(),
-                json -> kind(json.stringValue(), plural));
+                json -> kind(json.stringValue(), plural, place));
         return FieldWords.either(words) + (words.isEmpty() ? records : "");
     }
 
     /** One record of a kind: "visit", "fitting record". */
     public static String kind(String kind) {
         return kind(kind, false);
+    }
+
+    /** Between quotation marks where a term set has the name too, so that it is read as a kind. */
+    private static String kind(String kind, boolean plural, Place place) {
+        boolean shared = place.sharedNames().stream().map(NormalText::of).anyMatch(NormalText.of(kind)::equals);
+        return shared && !COUNTABLE.contains(NormalText.of(kind))
+                ? Quoted.always(kind) + (plural ? " records" : " record")
+                : kind(kind, plural);
     }
 
     private static String kind(String kind, boolean plural) {

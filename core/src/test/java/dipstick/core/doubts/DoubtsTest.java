@@ -45,8 +45,21 @@ class DoubtsTest {
                         "x: It removes nobody.",
                         "has: Everybody eligible has it.",
                         "lacks: Nobody eligible has it.",
-                        "lacks: It says the same as “x” in another section.");
+                        "lacks: It says the same as “sex is blank” in another section.");
         assertThat(doubts("'include': [{'id': 'off', 'off': true, 'test': {'age': {'from': 120}}}]"))
+                .isEmpty();
+    }
+
+    @Test
+    void what_should_be_on_record_and_says_a_lack_tells_who_is_listed_for_it() {
+        String should = "'shouldHave': {'rule': 'any', 'of': [{'id': 'c1', 'test': %s}]}";
+        assertThat(doubts(should.formatted("{'events': {'kinds': ['result']}, 'count': {'none': true}}")))
+                .containsExactly("c1: “Should have” names what should be on record. As it stands, 2 people are on the"
+                        + " list for this: had a result at any time (up to 23 Nov 2026). Of those who are not on it this"
+                        + " is not so.");
+        assertThat(doubts(should.formatted("{'not': {'events': {'kinds': ['visit']}}}")))
+                .anyMatch(doubt -> doubt.contains("1 person is on the list for this: had a visit"));
+        assertThat(doubts(should.formatted("{'events': {'kinds': ['result']}}")))
                 .isEmpty();
     }
 
@@ -105,13 +118,13 @@ class DoubtsTest {
         String female = "{'field': 'sex', 'in': ['female']}";
         assertThat(doubts("'include': [{'id': 'a', 'test': " + female + "}], 'exclude': [{'id': 'b', 'test': " + female
                         + "}]"))
-                .contains("b: It says the same as “a” in another section.");
+                .contains("b: It says the same as “sex is female” in another section.");
         assertThat(doubts("'include': [{'id': 'a', 'test': " + female + "}, {'id': 'b', 'test': {'not': " + female
                         + "}}]"))
-                .contains("b: It says the opposite of “a”.");
+                .contains("b: It says the opposite of “sex is female”.");
         assertThat(doubts("'include': [{'id': 'a', 'test': " + female
                         + "}, {'id': 'b', 'test': {'age': {'through': 20}}}]"))
-                .contains("b: Nobody meets both this and “a”.");
+                .contains("b: Nobody meets both this and “sex is female”.");
     }
 
     private static List<String> doubts(String parts) {

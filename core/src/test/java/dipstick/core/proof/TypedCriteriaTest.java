@@ -68,6 +68,54 @@ class TypedCriteriaTest {
         }
     }
 
+    @Test
+    void a_set_with_odd_names_reads_back_as_the_same_set() {
+        for (int seed = 1; seed <= 4 * POPULATIONS; seed++) {
+            RandomCase one = RandomCase.of(seed, 4);
+            List<ObjectNode> documents = one.documents().make();
+            ObjectNode outer = new OddNames(one.random()).give(documents.getFirst());
+            CriteriaSet set = Records.sets(one.population(), documents);
+            Vocabulary vocabulary = vocabulary(outer, one.population());
+            String text = SetText.of(outer, set, vocabulary.sharedNames());
+            SetTextReader.Result back =
+                    SetTextReader.read(text, outer, document -> vocabulary(document, one.population()));
+            assertThat(back.mistakes())
+                    .as("seed %d: %s", seed, text)
+                    .extracting(Mistake::said)
+                    .isEmpty();
+            ObjectNode again = back.document().orElseThrow();
+            assertThat(Records.sets(one.population(), List.of(again, documents.get(1), documents.get(2))))
+                    .as("seed %d: %s", seed, text)
+                    .isEqualTo(set);
+            assertThat(again.path("name")).isEqualTo(outer.path("name"));
+            assertThat(again.path("purpose")).as(text).isEqualTo(outer.path("purpose"));
+            assertThat(again.findValues("label"))
+                    .as(text)
+                    .containsExactlyInAnyOrderElementsOf(outer.findValues("label"));
+        }
+    }
+
+    @Test
+    void a_criterion_with_odd_names_is_typed_as_it_is_printed() throws Mistake {
+        for (int seed = 1; seed <= 4 * POPULATIONS; seed++) {
+            RandomCase one = RandomCase.of(seed, 4);
+            List<ObjectNode> documents = one.documents().make();
+            ObjectNode outer = new OddNames(one.random()).give(documents.getFirst());
+            CriteriaSet set = Records.sets(one.population(), documents);
+            Vocabulary vocabulary = vocabulary(outer, one.population());
+            for (int i = 0; i < set.include().size(); i++) {
+                JsonNode json = outer.path("include").path(i).path("test");
+                String printed = SentencePrinter.undated(set.include().get(i).test(), json, vocabulary.sharedNames())
+                        .text();
+                ObjectNode again = outer.deepCopy();
+                ((ObjectNode) again.path("include").path(i)).set("test", TypedCriteria.read(printed, vocabulary));
+                assertThat(Records.sets(one.population(), List.of(again, documents.get(1), documents.get(2))))
+                        .as("seed %d: %s", seed, printed)
+                        .isEqualTo(set);
+            }
+        }
+    }
+
     private static Vocabulary vocabulary(JsonNode document, Population population) {
         return Vocabulary.of(document, population.personFields(), List.of(), SETS);
     }

@@ -114,7 +114,7 @@ class TypedCriteriaTest {
     @Test
     void values_are_offered_by_their_field() {
         assertThat(TypedCriteria.next("site is Mill", WORDS))
-                .contains(new Expected(8, "", Expected.What.PERSON_VALUE, "site"));
+                .contains(new Expected(8, "", Expected.What.PERSON_VALUE, "site", Expected.Within.ALL));
     }
 
     @Test

@@ -2,6 +2,7 @@ package dipstick.server.criteria;
 
 import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.Criterion;
+import dipstick.core.criteria.Lack;
 import dipstick.core.criteria.ShouldHave;
 import dipstick.core.doubts.Doubt;
 import dipstick.core.doubts.Doubts;
@@ -46,6 +47,7 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
      * @param doubts what looks wrong about it
      * @param fell how many who were, or may have been, left before it are not after it
      * @param onlyByIt how many are kept off the list by it alone
+     * @param meant the test that is probably meant where it says a lack of what should be on record
      */
     record CriterionLevel(
             Section section,
@@ -58,6 +60,7 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
             Optional<Counts> left,
             Optional<Integer> fell,
             Optional<Integer> onlyByIt,
+            Optional<JsonNode> meant,
             List<DoubtView> doubts) {}
 
     /** @param subject the term set or other criterion that it is about; empty where there is none */
@@ -159,6 +162,10 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
                     level.map(one -> Counts.of(Fallen.left(reading, one))),
                     level.map(one -> Fallen.at(reading, one).cardinality()),
                     level.map(_ -> evaluator.keptOffOnlyBy(criterion, reading).cardinality()),
+                    section == Section.SHOULD_HAVE
+                            ? Lack.turned(written.path(i).path("test"), criterion.test())
+                                    .map(JsonNode.class::cast)
+                            : Optional.empty(),
                     doubts.stream()
                             .filter(doubt -> doubt.criterion().equals(criterion.id()))
                             .map(doubt -> new DoubtView(doubt.kind(), doubt.message(), doubt.subject()))

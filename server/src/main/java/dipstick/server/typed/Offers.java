@@ -1,5 +1,6 @@
 package dipstick.server.typed;
 
+import dipstick.core.criteria.ComparedText;
 import dipstick.core.criteria.Selection;
 import dipstick.core.criteria.TermSet;
 import dipstick.core.evaluate.Evaluator;
@@ -19,8 +20,10 @@ import dipstick.core.wording.Quoted;
 import dipstick.core.wording.SelectionWords;
 import dipstick.server.records.ValueCounts;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -68,8 +71,8 @@ final class Offers {
             case KIND -> Stream.of(kind(one));
             case TERM_SET -> Stream.of(termSet(one));
             case TERM -> terms(one, begun);
-            case PERSON_VALUE -> values(one, population.column(field(population.personFields(), one)), begun);
-            case EVENT_VALUE -> values(one, population.events().column(field(Fields.EVENT, one)), begun);
+            case PERSON_VALUE -> personValues(one, begun);
+            case EVENT_VALUE -> eventValues(one, begun);
             case NUMBER, DATE -> Stream.empty();
         };
     }
@@ -84,31 +87,88 @@ final class Offers {
     }
 
     private Offer termSet(Expected one) {
-        Optional<Selection> selection = termSets.stream()
+        int records = termSets.stream()
                 .filter(set -> Quoted.name(set.name()).equals(one.words()))
                 .findFirst()
-                .map(set -> new Selection(
-                        Optional.empty(), Optional.of(List.of(set)), List.of(), false, new Window.AnyDay()));
-        int records = selection.stream()
-                .flatMapToInt(of -> Arrays.stream(evaluator.conceptsOf(of)))
-                .map(population.events().concepts()::events)
-                .sum();
+                .map(set -> records(one.within(), List.of(set)))
+                .orElse(0);
         return Offer.counted(one, one.words(), records);
     }
 
+    /** How many records are of these, among those that were named before. */
+    private int records(Expected.Within within, List<TermSet> of) {
+        return Arrays.stream(evaluator.conceptsOf(selection(within, of)))
+                .map(population.events().concepts()::events)
+                .sum();
+    }
+
+    /** @param of term sets; those named before where there are none */
+    private Selection selection(Expected.Within within, List<TermSet> of) {
+        List<TermSet> named = of.isEmpty()
+                ? termSets.stream()
+                        .filter(set -> within.termSets().contains(set.id()))
+                        .toList()
+                : of;
+        return new Selection(
+                within.kinds().isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(within.kinds().stream()
+                                .map(kind -> new ComparedText(kind, NormalText.of(kind)))
+                                .collect(Collectors.toSet())),
+                named.isEmpty() ? Optional.empty() : Optional.of(named),
+                List.of(),
+                false,
+                new Window.AnyDay());
+    }
+
+    /** Terms that are in no term set so far; several are offered together first, under what was typed. */
     private Stream<Offer> terms(Expected one, String begun) {
         if (begun.strip().length() < SHORTEST_TERM) {
             return Stream.empty();
         }
-        return Terms.find(population.events(), bare(begun)).stream()
-                .limit(MOST_OF_A_SORT)
-                .map((FoundTerm term) -> new Offer(
-                        one.from(),
-                        Quoted.name(term.says()),
-                        one.what(),
-                        says(term.term()),
-                        Optional.of(term.records()),
-                        Optional.of(member(term.term()))));
+        BitSet among = new BitSet();
+        Arrays.stream(evaluator.conceptsOf(selection(one.within(), List.of()))).forEach(among::set);
+        List<FoundTerm> found = Terms.find(population.events(), bare(begun), among::get);
+        List<FoundTerm> shown = found.stream().limit(MOST_OF_A_SORT).toList();
+        Stream<Offer> together =
+                shown.size() > 1 ? Stream.of(together(one, bare(begun), found.size(), shown)) : Stream.empty();
+        return Stream.concat(
+                together,
+                shown.stream()
+                        .map(term -> new Offer(
+                                one.from(),
+                                Quoted.name(term.says()),
+                                one.what(),
+                                says(term.term()),
+                                Optional.of(term.records()),
+                                List.of(member(term.term())))));
+    }
+
+    private Offer together(Expected one, String typed, int found, List<FoundTerm> shown) {
+        String name = typed.strip();
+        List<JsonNode> members = shown.stream().map(term -> member(term.term())).toList();
+        String many = found > shown.size() ? "the " + shown.size() + " most frequent" : "all " + shown.size();
+        TermSet set = new TermSet(
+                "", name, shown.stream().map(term -> named(term.term())).toList());
+        return new Offer(
+                one.from(),
+                Quoted.name(name),
+                one.what(),
+                many + " below together",
+                Optional.of(records(one.within(), List.of(set))),
+                members);
+    }
+
+    /** The same as {@link #member}, to be evaluated. */
+    private static TermSet.Member named(Term term) {
+        String text = NormalText.of(term.term());
+        return switch (term.sort()) {
+            case CODE ->
+                new TermSet.Member.Code(
+                        Optional.of(NormalText.of(term.system())).filter(system -> !system.isEmpty()), text);
+            case TEXT -> new TermSet.Member.Text(text, TermSet.Match.IS);
+            case KEYWORD -> new TermSet.Member.Keyword(text);
+        };
     }
 
     private static String says(Term term) {
@@ -134,12 +194,28 @@ final class Offers {
         return member;
     }
 
-    private static Stream<Offer> values(Expected one, Column column, String begun) {
-        if (!(column instanceof Column.OfText texts)) {
-            return Stream.empty();
-        }
+    private Stream<Offer> personValues(Expected one, String begun) {
+        return population.column(field(population.personFields(), one)) instanceof Column.OfText texts
+                ? values(one, ValueCounts.of(texts), begun)
+                : Stream.empty();
+    }
+
+    /** Of the records that were named before. */
+    private Stream<Offer> eventValues(Expected one, String begun) {
+        return population.events().column(field(Fields.EVENT, one)) instanceof Column.OfText texts
+                ? values(
+                        one,
+                        ValueCounts.of(
+                                texts,
+                                population.events().concepts(),
+                                evaluator.conceptsOf(selection(one.within(), List.of()))),
+                        begun)
+                : Stream.empty();
+    }
+
+    private static Stream<Offer> values(Expected one, List<ValueCounts.ValueCount> counts, String begun) {
         String wanted = NormalText.of(bare(begun));
-        return ValueCounts.of(texts).stream()
+        return counts.stream()
                 .filter(count -> NormalText.of(count.value()).startsWith(wanted)
                         && !NormalText.of(count.value()).equals(wanted))
                 .limit(MOST_OF_A_SORT)

@@ -2,8 +2,10 @@ package dipstick.server.typed;
 
 import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.InvalidCriteria;
+import dipstick.core.criteria.Lack;
 import dipstick.core.criteria.Problem;
 import dipstick.core.criteria.TermSet;
+import dipstick.core.criteria.Test;
 import dipstick.core.evaluate.Answer;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.typed.Mistake;
@@ -22,6 +24,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -53,12 +56,14 @@ class TypedController {
      * @param document the set that the criterion is typed for
      * @param asOf today where it is absent
      * @param caret up to where suggestions look at what is typed, in characters
+     * @param shouldHave whether it is typed to say what should be on record
      */
     record Typed(
             @NotNull ObjectNode document,
             Optional<LocalDate> asOf,
             @NotNull @Size(max = LONGEST) String typed,
-            int caret) {}
+            int caret,
+            Optional<Boolean> shouldHave) {}
 
     /** @param from where it begins, and {@code to} where it ends, in characters of what was typed */
     record MistakeView(int from, int to, String message) {
@@ -70,14 +75,23 @@ class TypedController {
     record Alone(int yes, int unsure) {}
 
     /**
+     * The test of having what was typed as a lack, in what should be on record.
+     *
+     * @param words as it would be typed
+     */
+    record Meant(JsonNode test, String words, String sentence, Alone alone) {}
+
+    /**
      * @param test as it would stand in the document; nothing where there is a mistake
      * @param sentence what it says with its windows' days
      * @param alone whom it answers alone, over the living
+     * @param meant what is taken instead unless who types insists
      */
     record TypedAnswer(
             Optional<JsonNode> test,
             String sentence,
             Optional<Alone> alone,
+            Optional<Meant> meant,
             Optional<MistakeView> mistake,
             List<Offer> offers) {}
 
@@ -109,19 +123,15 @@ class TypedController {
 
     /** What is well said may still make no sense, such as ages that are turned round. */
     private TypedAnswer tried(Typed typed, ObjectNode test, Evaluator evaluator, List<Offer> offers) {
-        ObjectNode document = typed.document().deepCopy();
-        document.set("include", JsonNodeFactory.instance.arrayNode());
-        document.withArray("include").addObject().put("id", TRIED).set("test", test);
-        document.remove(List.of("exclude", "shouldHave", "bands", "show", "order"));
         try {
-            CriteriaSet set =
-                    sets.read(document, Map.of(), evaluator.population().personFields());
-            var read = set.include().getFirst().test();
-            Answer alone = evaluator.read(set).levels().getFirst().alone();
+            Tried said = tried(typed.document(), test, evaluator);
             return new TypedAnswer(
                     Optional.of(test),
-                    new SentencePrinter(evaluator.asOf()).print(read).text(),
-                    Optional.of(new Alone(alone.yesCount(), alone.unsureCount())),
+                    said.sentence(),
+                    Optional.of(said.alone()),
+                    typed.shouldHave().orElse(false)
+                            ? meant(typed.document(), test, said.test(), evaluator)
+                            : Optional.empty(),
                     Optional.empty(),
                     offers);
         } catch (InvalidCriteria invalid) {
@@ -134,8 +144,40 @@ class TypedController {
         }
     }
 
+    private Optional<Meant> meant(ObjectNode document, ObjectNode test, Test said, Evaluator evaluator)
+            throws InvalidCriteria {
+        Optional<ObjectNode> turned = Lack.turned(test, said);
+        if (turned.isEmpty()) {
+            return Optional.empty();
+        }
+        Tried has = tried(document, turned.get(), evaluator);
+        Set<String> sharedNames = vocabulary(document, evaluator).sharedNames();
+        return Optional.of(new Meant(
+                turned.get(),
+                SentencePrinter.undated(has.test(), turned.get(), sharedNames).text(),
+                has.sentence(),
+                has.alone()));
+    }
+
+    /** A test as it reads and answers in a document. */
+    private record Tried(Test test, String sentence, Alone alone) {}
+
+    private Tried tried(ObjectNode of, ObjectNode test, Evaluator evaluator) throws InvalidCriteria {
+        ObjectNode document = of.deepCopy();
+        document.set("include", JsonNodeFactory.instance.arrayNode());
+        document.withArray("include").addObject().put("id", TRIED).set("test", test);
+        document.remove(List.of("exclude", "shouldHave", "bands", "show", "order"));
+        CriteriaSet set = sets.read(document, Map.of(), evaluator.population().personFields());
+        Test read = set.include().getFirst().test();
+        Answer alone = evaluator.read(set).levels().getFirst().alone();
+        return new Tried(
+                read,
+                new SentencePrinter(evaluator.asOf()).print(read).text(),
+                new Alone(alone.yesCount(), alone.unsureCount()));
+    }
+
     private static TypedAnswer refused(MistakeView mistake, List<Offer> offers) {
-        return new TypedAnswer(Optional.empty(), "", Optional.empty(), Optional.of(mistake), offers);
+        return new TypedAnswer(Optional.empty(), "", Optional.empty(), Optional.empty(), Optional.of(mistake), offers);
     }
 
     record Shown(@NotNull ObjectNode document) {}

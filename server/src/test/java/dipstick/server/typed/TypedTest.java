@@ -21,10 +21,10 @@ class TypedTest {
         coordinator = People.coordinator();
         People.bringIn(coordinator, "PEOPLE", "id,site\ntyped-1,Typed Lane\ntyped-2,Typed Lane\ntyped-3,Typed Row\n");
         People.bringIn(coordinator, "EVENTS", """
-                id,person_id,kind,code,system,text,on
-                typed-e1,typed-1,typed kind,TYPED-1,local,Typed audiogram,2026-01-01
-                typed-e2,typed-2,typed kind,TYPED-1,local,Typed audiogram,2026-01-01
-                typed-e3,typed-3,visit,TYPED-2,local,"Typed, otherwise",2026-01-01
+                id,person_id,kind,code,system,text,on,status
+                typed-e1,typed-1,typed kind,TYPED-1,local,Typed audiogram,2026-01-01,
+                typed-e2,typed-2,typed kind,TYPED-1,local,Typed audiogram,2026-01-01,
+                typed-e3,typed-3,visit,TYPED-2,local,"Typed, otherwise",2026-01-01,"Typed, seen"
                 """);
     }
 
@@ -58,8 +58,52 @@ class TypedTest {
         assertOffered("site is typed", "Typed Lane", 2);
         assertOffered("site is typed", "Typed Row", 1);
         JsonNode term = assertOffered("no otherwise", "“Typed, otherwise”", 1);
-        assertThat(term.get("member").has("text") || term.get("member").has("code"))
+        assertThat(term.at("/members/0").has("text") || term.at("/members/0").has("code"))
                 .isTrue();
+    }
+
+    @Test
+    void counts_are_of_what_was_typed_before() throws Exception {
+        assertOffered("no “typed kind” record in aud", "audiogram", 2);
+        assertOffered("no visit in aud", "audiogram", 0);
+        assertOffered("no visit in otherwise", "“Typed, otherwise”", 1);
+        assertThat(typed("no “typed kind” record in otherwise").get("offers")).isEmpty();
+        assertOffered("no visit whose status is typed", "“Typed, seen”", 1);
+        assertThat(typed("no “typed kind” record whose status is typed").get("offers"))
+                .noneMatch(offer -> offer.get("what").asString().equals("EVENT_VALUE"));
+    }
+
+    @Test
+    void several_wordings_that_resemble_it_are_offered_together_first() throws Exception {
+        JsonNode together = typed("no typed-")
+                .get("offers")
+                .valueStream()
+                .filter(offer -> offer.get("what").asString().equals("TERM"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(together.get("words").asString()).isEqualTo("“typed-”");
+        assertThat(together.get("says").asString()).isEqualTo("all 2 below together");
+        assertThat(together.get("members")).hasSize(2);
+        assertThat(together.get("count").asInt()).as("each record once").isEqualTo(3);
+    }
+
+    @Test
+    void a_lack_of_what_should_be_on_record_is_meant_the_other_way_round() throws Exception {
+        JsonNode answer = typed("no audiogram in 2026", ", \"shouldHave\": true");
+        assertThat(answer.at("/meant/test"))
+                .isEqualTo(JsonMapper.shared()
+                        .readTree(
+                                "{\"events\": {\"terms\": [\"aud\"], \"window\": {\"dates\": [\"2026\", \"2026\"]}}}"));
+        assertThat(answer.at("/meant/words").asString()).isEqualTo("had an audiogram from 1 Jan 2026 to 31 Dec 2026");
+        assertThat(answer.at("/meant/alone/yes").asInt()).isEqualTo(2);
+        assertThat(answer.at("/test/count/none").asBoolean())
+                .as("as it stands, for whoever insists")
+                .isTrue();
+        assertThat(typed("audiogram in 2026", ", \"shouldHave\": true").has("meant"))
+                .isFalse();
+        assertThat(typed("no audiogram in 2026").has("meant"))
+                .as("in the other sections")
+                .isFalse();
     }
 
     @Test
@@ -98,11 +142,16 @@ class TypedTest {
     }
 
     private static JsonNode typed(String text) throws Exception {
+        return typed(text, "");
+    }
+
+    private static JsonNode typed(String text, String more) throws Exception {
         return coordinator
                 .post(
                         "/api/bench/typed",
                         "{\"document\": " + DOCUMENT + ", \"typed\": "
-                                + JsonMapper.shared().writeValueAsString(text) + ", \"caret\": " + text.length() + "}")
+                                + JsonMapper.shared().writeValueAsString(text) + ", \"caret\": " + text.length() + more
+                                + "}")
                 .json();
     }
 }

@@ -20,12 +20,9 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.concurrent.Callable;
@@ -60,16 +57,16 @@ public final class Evaluate implements Callable<Integer> {
     private List<Path> criteria = List.of();
 
     @Option(names = "--as-of", paramLabel = "DAY", description = "The as-of date; by default today in the zone.")
-    private Optional<LocalDate> asOf = Optional.empty();
+    private Optional<String> asOf = Optional.empty();
 
     @Option(names = "--zone", paramLabel = "ZONE", description = "The practice's time zone; by default this machine's.")
-    private ZoneId zone = ZoneId.systemDefault();
+    private Optional<String> zone = Optional.empty();
 
     @Option(
             names = "--dial",
             paramLabel = "NAME=VALUE",
             description = "Turns a dial of the criteria set; several texts are separated by semicolons.")
-    private Map<String, String> dials = new LinkedHashMap<>();
+    private List<String> dials = List.of();
 
     @Option(
             names = "--explain",
@@ -109,18 +106,19 @@ public final class Evaluate implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        List<String> problems = new ArrayList<>();
-        Optional<RecordFiles.Loaded> loaded = load(problems);
+        Settings settings = Settings.of(asOf, zone, dials);
+        List<String> problems = new ArrayList<>(settings.problems());
+        Optional<RecordFiles.Loaded> loaded = load(settings.zone(), problems);
         Fields fields = loaded.map(files -> files.population().personFields()).orElse(Fields.PERSON);
-        Optional<CriteriaSet> set = readCriteria(fields, problems);
+        Optional<CriteriaSet> set = readCriteria(fields, settings, problems);
         if (!problems.isEmpty()) {
             problems.forEach(err::println);
             return BAD_INPUT;
         }
-        return answer(loaded.orElseThrow(), set.orElseThrow());
+        return answer(loaded.orElseThrow(), set.orElseThrow(), settings);
     }
 
-    private Optional<RecordFiles.Loaded> load(List<String> problems) {
+    private Optional<RecordFiles.Loaded> load(ZoneId zone, List<String> problems) {
         boolean there = isThere(people, problems);
         if (!isThere(events, problems) || !there) {
             return Optional.empty();
@@ -149,7 +147,7 @@ public final class Evaluate implements Callable<Integer> {
         return path + ":" + problem.line() + ": " + column + problem.reason();
     }
 
-    private Optional<CriteriaSet> readCriteria(Fields fields, List<String> problems) {
+    private Optional<CriteriaSet> readCriteria(Fields fields, Settings settings, List<String> problems) {
         List<CriteriaSource> sources = new ArrayList<>();
         for (Path path : criteria) {
             source(path, problems).ifPresent(sources::add);
@@ -158,7 +156,7 @@ public final class Evaluate implements Callable<Integer> {
             return Optional.empty();
         }
         try {
-            return Optional.of(CriteriaReader.read(sources, dials, fields, zone));
+            return Optional.of(CriteriaReader.read(sources, settings.dials(), fields, settings.zone()));
         } catch (InvalidCriteria invalid) {
             say(invalid, problems);
             return Optional.empty();
@@ -188,8 +186,8 @@ public final class Evaluate implements Callable<Integer> {
                 }));
     }
 
-    private int answer(RecordFiles.Loaded loaded, CriteriaSet set) {
-        Evaluator evaluator = new Evaluator(loaded.population(), asOf.orElseGet(() -> LocalDate.now(zone)));
+    private int answer(RecordFiles.Loaded loaded, CriteriaSet set, Settings settings) {
+        Evaluator evaluator = new Evaluator(loaded.population(), settings.asOf());
         if (explain.isPresent()) {
             return explain(explain.get(), evaluator, set);
         }
@@ -197,7 +195,7 @@ public final class Evaluate implements Callable<Integer> {
         List<ListMember> members = evaluator.members(reading);
         String text = switch (format) {
             case csv -> ReadingExport.csv(reading, members);
-            case json -> ReadingExport.json(reading, members, zone).toPrettyString() + "\n";
+            case json -> ReadingExport.json(reading, members, settings.zone()).toPrettyString() + "\n";
         };
         if (!write(text)) {
             return BAD_INPUT;

@@ -111,9 +111,48 @@ class EvaluateTest {
         assertThat(ran.err()).contains("line 2");
         people = folder.resolve("nowhere.csv");
         assertThat(evaluate().err()).contains("nowhere.csv: there is no such file");
-        assertThat(evaluate("--as-of", "tomorrow").status()).isEqualTo(2);
-        assertThat(evaluate("--zone", "Nowhere/Else").status()).isEqualTo(2);
-        assertThat(evaluate("--dial", "often=P1Y").status()).isEqualTo(2);
+    }
+
+    @Test
+    void settings_that_make_no_sense_are_told_in_a_sentence() throws Exception {
+        Path out = write("out.csv", "as it was");
+        assertThat(problem("--as-of", "tomorrow"))
+                .isEqualTo("--as-of: “tomorrow” is no day. A day is written as 2026-11-23.");
+        assertThat(problem("--as-of", "2026-02-30")).contains("“2026-02-30” is no day");
+        assertThat(problem("--zone", "Nowhere/Else")).contains("there is no time zone “Nowhere/Else”");
+        assertThat(problem("--dial", "often=P1Y")).contains("There is no dial “often”");
+        assertThat(problem("--dial", "every")).isEqualTo("--dial: “every” is not NAME=VALUE, such as every=P6M.");
+        assertThat(problem("--dial", "every=P6M", "--dial", "every=P12M")).contains("“every” is given twice");
+        assertThat(problem("--dial", "every=P99999999999Y")).contains("too long: the longest is 9999 years");
+        assertThat(problem("--dial", "every=soon")).contains("should be a period such as");
+        assertThat(evaluate("--as-of", "x", "--zone", "y", "--dial", "z").err().lines())
+                .as("all at once")
+                .hasSize(3);
+        assertThat(evaluate("--as-of", "x", "--out", out.toString()).status()).isEqualTo(2);
+        assertThat(Files.readString(out)).isEqualTo("as it was");
+    }
+
+    @Test
+    void an_empty_text_of_a_dial_is_an_error() throws Exception {
+        criteria = write(
+                "set.json",
+                document("'include': [{'id': 'a', 'test': {'field': 'site', 'in': {'dial': 'sites'}}},"
+                        + " {'id': 'b', 'test': {'field': 'status', 'startsWith': {'dial': 't'}}}],"
+                        + " 'dials': [{'name': 'sites', 'type': 'texts', 'default': ['x']},"
+                        + " {'name': 't', 'type': 'text', 'default': 'x'}]"));
+        assertThat(problem("--dial", "t=")).contains("/dials/1: “” does not fit the dial “t”");
+        assertThat(problem("--dial", "sites=")).contains("/dials/0: “” does not fit the dial “sites”");
+        assertThat(problem("--dial", "sites=Mill Lane;;x")).contains("does not fit the dial “sites”");
+        assertThat(evaluate("--dial", "sites=Mill Lane; x").status()).isZero();
+    }
+
+    /** The one thing that is wrong. */
+    private String problem(String... settings) {
+        Ran ran = evaluate(settings);
+        assertThat(ran.status()).isEqualTo(2);
+        assertThat(ran.out()).isEmpty();
+        assertThat(ran.err().lines()).hasSize(1);
+        return ran.err().strip();
     }
 
     private Ran evaluate(String... more) {

@@ -144,7 +144,6 @@ final class DialReader {
                 var list = json.arrayNode();
                 Arrays.stream(setting.split(";", -1))
                         .map(NormalText::identifier)
-                        .filter(text -> !text.isEmpty())
                         .forEach(list::add);
                 yield list;
             }

@@ -121,7 +121,11 @@ final class ValueReader {
                 .filter(JsonNode::isString)
                 .flatMap(json -> CalendarPeriod.parse(json.stringValue()));
         if (period.isEmpty()) {
-            spot.problem("This should be a period such as \"P6M\", \"P2W\" or \"P1Y6M\", not negative.");
+            spot.problem(
+                    spot.json().isString()
+                                    && CalendarPeriod.isTooLong(spot.json().stringValue())
+                            ? "This period is too long: the longest is 9999 years."
+                            : "This should be a period such as \"P6M\", \"P2W\" or \"P1Y6M\", not negative.");
         }
         return period;
     }

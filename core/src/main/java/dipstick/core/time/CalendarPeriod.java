@@ -18,6 +18,11 @@ public record CalendarPeriod(String written, int months, int days) {
     private static final Pattern FORM =
             Pattern.compile("P(?=\\d)(?:(\\d+)Y)?(?:(\\d+)M)?(?:(\\d+)W)?(?:(\\d+)D)?", Pattern.CASE_INSENSITIVE);
 
+    /** Whether {@code text} writes a period that is longer than 9999 years. */
+    public static boolean isTooLong(String text) {
+        return FORM.matcher(text.strip()).matches() && parse(text).isEmpty();
+    }
+
     /** The period that {@code text} writes, or nothing where it is no period or longer than 9999 years. */
     public static Optional<CalendarPeriod> parse(String text) {
         Matcher form = FORM.matcher(text.strip());

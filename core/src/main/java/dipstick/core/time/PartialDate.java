@@ -84,4 +84,17 @@ public final class PartialDate {
                 ? moment.atZoneSameInstant(zone).toLocalDate()
                 : ((LocalDateTime) read).toLocalDate();
     }
+
+    /** A range of days as ISO 8601 writes it: a day, a month or a year where it is just that; else its first day. */
+    public static String written(DateRange days) {
+        LocalDate first = LocalDate.ofEpochDay(days.first());
+        LocalDate last = LocalDate.ofEpochDay(days.last());
+        if (first.getDayOfYear() == 1 && last.equals(first.plusYears(1).minusDays(1))) {
+            return first.toString().substring(0, first.toString().length() - "-01-01".length());
+        }
+        if (first.getDayOfMonth() == 1 && last.equals(YearMonth.from(first).atEndOfMonth())) {
+            return YearMonth.from(first).toString();
+        }
+        return first.toString();
+    }
 }

@@ -44,7 +44,7 @@ class SecurityConfiguration {
                         .authenticated()
                         .requestMatchers("/api/accounts/**", "/api/groups/**")
                         .hasRole(administrator)
-                        .requestMatchers("/api/imports/**")
+                        .requestMatchers("/api/imports/**", "/api/letterhead")
                         .hasAnyRole(coordinator, administrator)
                         .requestMatchers(
                                 "/api/bench/**",

@@ -3,15 +3,19 @@ package dipstick.server.exchange;
 import dipstick.core.population.Population;
 import dipstick.server.outreach.Listed;
 import dipstick.server.people.PersonLine;
+import java.util.Locale;
 import java.util.function.BiFunction;
 
-/** A column that a file can have. */
+/** A column that a file can have, named as files that are brought in name it. */
 enum Column {
-    PERSON_ID(false, (one, _) -> one.person().id()),
+    PERSON_ID("id", false, (one, _) -> one.person().id()),
     NAME(false, (one, _) -> one.person().name()),
     FAMILY_NAME(false, field("family_name")),
     GIVEN_NAME(false, field("given_name")),
-    BORN(false, (one, _) -> one.person().born()),
+    BORN(
+            "birth_date",
+            false,
+            (one, records) -> PersonLine.birthDate(records, one.person().id())),
     AGE(false, (one, _) -> one.person().age()),
     PHONE(true, field("phone")),
     MOBILE(true, field("mobile")),
@@ -23,8 +27,10 @@ enum Column {
     CONTACT_BY(false, field("contact_by")),
     PROVIDER(false, (one, _) -> one.person().provider()),
     SITE(false, (one, _) -> one.person().site()),
-    STANDING(false, (one, _) -> one.standing()),
-    STATE(false, (one, _) -> one.state()),
+    /** On the list or to check, as everywhere. */
+    STANDING("state", false, (one, _) -> one.standing()),
+    /** How far colleagues are. */
+    STATE("progress", false, (one, _) -> one.state()),
     DUE_ON(false, (one, _) -> one.due()),
     BAND(false, (one, _) -> one.band()),
     WHY(false, (one, _) -> one.why()),
@@ -37,12 +43,22 @@ enum Column {
     ALSO_ON(false, (one, _) -> one.alsoOn()),
     HELD_BACK(false, (one, _) -> one.heldBack());
 
+    private final String header;
     private final boolean contact;
     private final BiFunction<Listed, Population, String> value;
 
-    Column(boolean contact, BiFunction<Listed, Population, String> value) {
+    Column(String header, boolean contact, BiFunction<Listed, Population, String> value) {
+        this.header = header;
         this.contact = contact;
         this.value = value;
+    }
+
+    Column(boolean contact, BiFunction<Listed, Population, String> value) {
+        this("", contact, value);
+    }
+
+    String header() {
+        return header.isEmpty() ? name().toLowerCase(Locale.ROOT) : header;
     }
 
     /** Whether it says how to reach somebody, so that taking it out needs a reason. */
@@ -50,6 +66,7 @@ enum Column {
         return contact;
     }
 
+    /** Days as ISO 8601 writes them; numbers as they are. */
     String of(Listed one, Population records) {
         return value.apply(one, records);
     }

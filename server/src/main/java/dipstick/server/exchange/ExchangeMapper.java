@@ -1,5 +1,7 @@
 package dipstick.server.exchange;
 
+import dipstick.server.paper.Letterhead;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
@@ -34,6 +36,34 @@ interface ExchangeMapper {
     /** Removes it if it is still at this revision; else no row. */
     @Delete("DELETE FROM letter_template WHERE name = #{name} AND language = #{language} AND revision = #{revision}")
     int delete(String name, String language, int revision);
+
+    @Select("SELECT practice, address, phone, email, signed_by, signature FROM letterhead")
+    Letterhead letterhead();
+
+    @Select("SELECT revision FROM letterhead")
+    int letterheadRevision();
+
+    /** Changes it if it is still at this revision; else no row. */
+    @Update("""
+            UPDATE letterhead SET practice = #{head.practice}, address = #{head.address}, phone = #{head.phone},
+                email = #{head.email}, signed_by = #{head.signedBy}, signature = #{head.signature},
+                revision = revision + 1
+            WHERE revision = #{seen}
+            """)
+    int updateLetterhead(Letterhead head, int seen);
+
+    @Insert("""
+            INSERT INTO written_to (set_id, person, what, template, on_day, account)
+            VALUES (#{setId}, #{person}, #{what}, #{template}, #{onDay}, #{account})
+            """)
+    int insertWritten(WrittenTo.Row row);
+
+    /** The last one last. */
+    @Select("""
+            SELECT set_id, person, what, template, on_day, account FROM written_to
+            WHERE set_id = #{set} AND what = #{what} AND template = #{template} AND on_day > #{after} ORDER BY id
+            """)
+    List<WrittenTo.Row> writtenSince(String set, String what, String template, LocalDate after);
 
     @Update("MERGE INTO calendar_feed (account, fingerprint) KEY (account) VALUES (#{account}, #{fingerprint})")
     int keepFeed(String account, String fingerprint);

@@ -6,9 +6,9 @@ import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.exchange.Letters.LeftOut;
-import dipstick.server.exchange.Letters.Way;
+import dipstick.server.exchange.WrittenTo.What;
 import dipstick.server.outreach.Desk;
-import dipstick.server.practice.PracticeSettings;
+import dipstick.server.paper.Paper;
 import dipstick.server.practice.Today;
 import dipstick.server.records.Views;
 import dipstick.server.sharing.Right;
@@ -23,6 +23,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.http.ContentDisposition;
@@ -42,55 +43,65 @@ import org.springframework.web.bind.annotation.RestController;
 class ExportController {
     private final Desk desk;
     private final Letters letters;
+    private final Letterheads letterheads;
+    private final WrittenTo writtenTo;
     private final CriteriaSets sets;
     private final Views views;
     private final Sharing sharing;
     private final ExportFooter footer;
-    private final PracticeSettings practice;
+    private final Paper paper;
     private final Today today;
     private final AuditLog audit;
-    private final Paper paper = new Paper();
 
     ExportController(
             Desk desk,
             Letters letters,
+            Letterheads letterheads,
+            WrittenTo writtenTo,
             CriteriaSets sets,
             Views views,
             Sharing sharing,
             ExportFooter footer,
-            PracticeSettings practice,
+            Paper paper,
             Today today,
             AuditLog audit) {
         this.desk = desk;
         this.letters = letters;
+        this.letterheads = letterheads;
+        this.writtenTo = writtenTo;
         this.sets = sets;
         this.views = views;
         this.sharing = sharing;
         this.footer = footer;
-        this.practice = practice;
+        this.paper = paper;
         this.today = today;
         this.audit = audit;
     }
 
     /** What comes out. */
     enum Format {
-        CSV("csv", "text/csv;charset=UTF-8"),
-        XLSX("xlsx", "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"),
-        CALL_SHEET("pdf", "application/pdf"),
-        LETTERS("pdf", "application/pdf"),
-        LABELS("pdf", "application/pdf");
+        CSV("list", "csv", "text/csv;charset=UTF-8"),
+        XLSX("list", "xlsx", "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"),
+        CALL_SHEET("call-sheet", "pdf", "application/pdf"),
+        LETTERS("letters", "pdf", "application/pdf"),
+        LABELS("labels", "pdf", "application/pdf"),
+        /** Sent rather than taken out; only checked here. */
+        MAIL("mail", "eml", "message/rfc822");
+
+        private final String named;
 
         private final String ending;
         private final String type;
 
-        Format(String ending, String type) {
+        Format(String named, String ending, String type) {
+            this.named = named;
             this.ending = ending;
             this.type = type;
         }
 
         /** Whether it says how to reach people whatever its columns are. */
         boolean isContact() {
-            return this == CALL_SHEET || this == LETTERS || this == LABELS;
+            return this != CSV && this != XLSX;
         }
     }
 
@@ -99,26 +110,38 @@ class ExportController {
      * @param columns of a table
      * @param template of letters
      * @param reason why contact details are taken out; may be empty where there are none
+     * @param again whether it goes also to those to whom the same went within the contact plan's step
      */
     record Wanted(
             @NotNull Format format,
             @NotEmpty @Size(max = 20_000) List<String> people,
             @NotNull @Size(max = 40) List<Column> columns,
             @NotNull @Size(max = 100) String template,
-            @NotNull @Size(max = 400) String reason) {}
+            @NotNull @Size(max = 400) String reason,
+            Optional<Boolean> again) {}
 
-    /** @param byLanguage how many letters there are in each language */
-    record LetterCheck(Map<String, Long> byLanguage, List<LeftOut> leftOut) {}
+    /**
+     * @param people to how many it would go
+     * @param byLanguage how many letters there are in each language
+     * @param again to whom the same went just now, of those who are left out for it
+     */
+    record PaperCheck(int people, Map<String, Long> byLanguage, List<LeftOut> leftOut, int again) {}
 
-    /** Who would be written to, and who would be left out and why. */
-    @PostMapping("/letters-check")
-    LetterCheck check(@PathVariable String set, @Valid @RequestBody Wanted wanted) {
+    /** Who would be written to or printed, and who would be left out and why, before anything is. */
+    @PostMapping("/check")
+    PaperCheck check(@PathVariable String set, @Valid @RequestBody Wanted wanted) {
         sharing.require(set, Right.WORK);
         Letters.Run run = run(set, wanted, outgoing(set, wanted));
-        return new LetterCheck(
+        int withoutAgain = letters.write(order(set, wanted, outgoing(set, wanted), true))
+                .leftOut()
+                .size();
+        return new PaperCheck(
+                run.written().size(),
                 run.written().stream()
+                        .filter(one -> !one.language().isEmpty())
                         .collect(Collectors.groupingBy(Letters.Written::language, TreeMap::new, Collectors.counting())),
-                run.leftOut());
+                run.leftOut(),
+                run.leftOut().size() - withoutAgain);
     }
 
     @PostMapping
@@ -136,10 +159,14 @@ class ExportController {
         byte[] bytes = switch (wanted.format()) {
             case CSV -> Spreadsheets.csv(out, wanted.columns());
             case XLSX -> Spreadsheets.xlsx(out, wanted.columns());
-            case CALL_SHEET -> callSheet(out);
+            case CALL_SHEET -> callSheet(out, run(set, wanted, out));
             case LETTERS -> letters(run(set, wanted, out), out);
-            case LABELS -> labels(out);
+            case LABELS -> labels(run(set, wanted, out), out);
+            case MAIL ->
+                throw Problems.refused(
+                        HttpStatus.BAD_REQUEST, "is-sent", "E-mail is sent and not taken out as a file.");
         };
+        remember(set, wanted, out);
         audit.record(
                 Act.LIST_EXPORTED,
                 set + " as " + wanted.format() + ", " + out.people().size() + " people: "
@@ -155,72 +182,113 @@ class ExportController {
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.attachment()
                                 .filename(
-                                        set + "-" + today.day() + "." + wanted.format().ending, StandardCharsets.UTF_8)
+                                        wanted.format().named + "-" + set + "-" + today.day() + "."
+                                                + wanted.format().ending,
+                                        StandardCharsets.UTF_8)
                                 .build()
                                 .toString())
                 .body(bytes);
     }
 
+    /** What was printed for people counts as gone to them: nobody knows better whether it was posted. */
+    private void remember(String set, Wanted wanted, Outgoing out) {
+        if (wanted.format() == Format.LETTERS || wanted.format() == Format.LABELS) {
+            Letters.Order order = order(set, wanted, out, wanted.again().orElse(false));
+            writtenTo.record(
+                    set,
+                    order.what(),
+                    order.template(),
+                    letters.write(order).written().stream()
+                            .map(one -> one.person().person().id())
+                            .toList());
+        }
+    }
+
     private Outgoing outgoing(String set, Wanted wanted) {
         Population records = views.current().population();
+        String list = sets.getInForce(set).publishedName();
         return new Outgoing(
-                sets.getInForce(set).publishedName(),
+                list,
                 desk.listed(set, wanted.people()),
                 records,
-                practice.practice(),
                 DayWords.day(today.day()),
-                footer.of(sets.getInForce(set).publishedName(), wanted.reason()));
+                footer.of(list, wanted.reason()));
     }
 
     private Letters.Run run(String set, Wanted wanted, Outgoing out) {
-        return letters.write(
-                wanted.template(), Way.LETTER, sets.getInForce(set).publishedName(), out.people(), out.records());
+        return letters.write(order(set, wanted, out, wanted.again().orElse(false)));
+    }
+
+    private static Letters.Order order(String set, Wanted wanted, Outgoing out, boolean again) {
+        What what = switch (wanted.format()) {
+            case LETTERS -> What.LETTER;
+            case MAIL -> What.EMAIL;
+            case CALL_SHEET -> What.CALL;
+            case LABELS, CSV, XLSX -> What.LABEL;
+        };
+        String template = what == What.LETTER || what == What.EMAIL ? wanted.template() : "";
+        return new Letters.Order(template, what, set, out.people(), out.records(), again);
     }
 
     private byte[] letters(Letters.Run run, Outgoing out) {
+        refuseWithoutAnybody(run);
+        return paper.letters(
+                run.written().stream()
+                        .map(one -> new Paper.Letter(
+                                paper.inWindow(one.to()).orElseThrow(),
+                                one.language(),
+                                Letters.day(today.day(), one.language()),
+                                one.letter().subject(),
+                                one.letter().body()))
+                        .toList(),
+                letterheads.current(),
+                "Letters, " + out.day());
+    }
+
+    private byte[] labels(Letters.Run run, Outgoing out) {
+        refuseWithoutAnybody(run);
+        return paper.labels(
+                run.written().stream()
+                        .map(one -> paper.onLabel(one.to()).orElseThrow())
+                        .toList(),
+                "Address labels, " + out.day());
+    }
+
+    private static void refuseWithoutAnybody(Letters.Run run) {
         if (run.written().isEmpty()) {
             throw Problems.refused(
                     HttpStatus.UNPROCESSABLE_CONTENT,
                     "nobody-to-write-to",
-                    "None of these people can be written to: "
-                            + run.leftOut().getFirst().why() + " No letter was made.");
+                    "Nothing can go to any of these people"
+                            + run.leftOut().stream()
+                                    .findFirst()
+                                    .map(one -> ": " + one.why())
+                                    .orElse(".")
+                            + " Nothing was printed.");
         }
-        return paper.letters(
-                run.written().stream()
-                        .map(one -> new Paper.Addressed(List.of(one.to().split("\n")), one.letter()))
-                        .toList(),
-                out.practice(),
-                out.day(),
-                out.footer());
     }
 
-    private byte[] labels(Outgoing out) {
-        List<List<String>> addresses = out.people().stream()
-                .filter(one -> one.inTheWay().isEmpty())
-                .map(one -> Letters.address(out.records(), one))
-                .filter(lines -> !lines.isEmpty())
-                .toList();
-        if (addresses.isEmpty()) {
-            throw Problems.refused(
-                    HttpStatus.UNPROCESSABLE_CONTENT,
-                    "nobody-to-write-to",
-                    "None of these people has an address on record and may be written to. No label was made.");
-        }
-        return paper.labels(addresses, out.footer());
-    }
-
-    private byte[] callSheet(Outgoing out) {
+    private byte[] callSheet(Outgoing out, Letters.Run run) {
+        refuseWithoutAnybody(run);
         return paper.table(
-                out.list() + ", " + out.day(),
-                List.of("Name", "Age", "Phone", "Mobile", "Why", "Next", "Last attempt", "Outcome"),
-                new float[] {3, 1, 2, 2, 5, 2, 2, 4},
-                out.people().stream()
+                "Call sheet: " + out.list() + ", " + out.day(),
+                List.of(
+                        new Paper.Column("Name", 3),
+                        new Paper.Column("Age", 1),
+                        new Paper.Column("Phone", 2),
+                        new Paper.Column("Mobile", 2),
+                        new Paper.Column("Why", 5),
+                        new Paper.Column("Next", 2),
+                        new Paper.Column("Last attempt", 2),
+                        new Paper.Column("Outcome", 4)),
+                run.written().stream()
+                        .map(Letters.Written::person)
                         .map(one -> List.of(
                                 one.person().name(),
                                 one.person().age(),
                                 Column.PHONE.of(one, out.records()),
                                 Column.MOBILE.of(one, out.records()),
-                                one.inTheWay().isEmpty() ? one.why() : "Not to be called: " + one.inTheWay(),
+                                one.why(),
                                 one.nextStep() + " " + one.nextOn(),
                                 one.lastAttempt() + " " + one.lastAttemptOn(),
                                 ""))

@@ -23,8 +23,8 @@ enum LetterField {
     PROVIDER(said -> said.recorded("provider")),
     SITE(said -> said.recorded("site")),
     BORN(said -> said.of().person().born()),
+    /** What the list is called to the people on it. */
     LIST(Said::list),
-    WHY(said -> said.of().why()),
     /** Empty where nothing is due on a day. */
     DUE_ON(said -> said.of().due().matches("\\d.*")
             ? DayWords.day(LocalDate.parse(said.of().due()))

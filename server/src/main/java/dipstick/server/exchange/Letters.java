@@ -3,15 +3,21 @@ package dipstick.server.exchange;
 import dipstick.core.population.Population;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
+import dipstick.server.exchange.WrittenTo.What;
+import dipstick.server.outreach.ContactSteps;
 import dipstick.server.outreach.Listed;
+import dipstick.server.paper.Paper;
 import dipstick.server.people.PersonLine;
-import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
 import dipstick.server.web.Problems;
 import dipstick.server.web.Revision;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
@@ -22,15 +28,29 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Letters {
     private static final String ENGLISH = "en";
+    private static final LetterTemplate.Letter NOTHING = new LetterTemplate.Letter("", "");
 
     private final ExchangeMapper templates;
-    private final PracticeSettings practice;
+    private final Letterheads letterheads;
+    private final WrittenTo writtenTo;
+    private final ContactSteps steps;
+    private final Paper paper;
     private final Today today;
     private final AuditLog audit;
 
-    Letters(ExchangeMapper templates, PracticeSettings practice, Today today, AuditLog audit) {
+    Letters(
+            ExchangeMapper templates,
+            Letterheads letterheads,
+            WrittenTo writtenTo,
+            ContactSteps steps,
+            Paper paper,
+            Today today,
+            AuditLog audit) {
         this.templates = templates;
-        this.practice = practice;
+        this.letterheads = letterheads;
+        this.writtenTo = writtenTo;
+        this.steps = steps;
+        this.paper = paper;
         this.today = today;
         this.audit = audit;
     }
@@ -38,16 +58,18 @@ public class Letters {
     /** Somebody to whom nothing is written. */
     record LeftOut(String person, String name, String why) {}
 
-    /** @param to the address for a letter, or the e-mail address */
-    record Written(Listed person, String to, String language, LetterTemplate.Letter letter) {}
+    /** @param to the lines of the address for a letter, or the e-mail address */
+    record Written(Listed person, List<String> to, String language, LetterTemplate.Letter letter) {}
 
     record Run(List<Written> written, List<LeftOut> leftOut) {}
 
-    /** How what is written comes to somebody. */
-    enum Way {
-        LETTER,
-        EMAIL
-    }
+    /**
+     * What is to be written to whom.
+     *
+     * @param set the id of the list
+     * @param again whether it goes also to those to whom the same went within the contact plan's step
+     */
+    record Order(String template, What what, String set, List<Listed> people, Population records, boolean again) {}
 
     List<LetterTemplate> all() {
         return templates.templates();
@@ -81,46 +103,119 @@ public class Letters {
         audit.record(Act.LIST_CHANGED, "the letter “" + name + "”, " + language + ", removed");
     }
 
-    /** Writes to each of the people, but for those with whom something is in the way or who have no address of this kind. */
-    Run write(String template, Way way, String list, List<Listed> people, Population records) {
-        List<LetterTemplate> languages = templates.named(template);
-        if (languages.isEmpty()) {
+    /**
+     * Writes to each of the people, but for those with whom something is in the way, who have no address of this kind or one
+     * that does not fit, of whom something cannot be printed, or to whom the same went just now.
+     */
+    Run write(Order order) {
+        List<LetterTemplate> languages = order.what().isWritten() ? templates.named(order.template()) : List.of();
+        if (languages.isEmpty() && order.what().isWritten()) {
             throw Problems.refused(
                     HttpStatus.NOT_FOUND,
                     "no-such-template",
-                    "There is no letter “" + template + "” any more. Nothing was written.");
+                    "There is no letter “" + order.template() + "” any more. Nothing was written.");
         }
+        languages.forEach(one -> refuseUnlessNamed(one, order.set()));
+        Map<String, String> lately =
+                order.again() ? Map.of() : writtenTo.lately(order.set(), order.what(), order.template());
         List<Written> written = new ArrayList<>();
         List<LeftOut> leftOut = new ArrayList<>();
-        for (Listed one : people) {
-            String id = one.person().id();
-            List<String> to = way == Way.LETTER ? address(records, one) : email(records, id);
-            if (!one.inTheWay().isEmpty()) {
-                leftOut.add(new LeftOut(id, one.person().name(), one.inTheWay()));
-            } else if (to.isEmpty()) {
-                leftOut.add(new LeftOut(
-                        id,
-                        one.person().name(),
-                        way == Way.LETTER ? "No address is on record." : "No e-mail address is on record."));
-            } else {
-                LetterTemplate chosen = inLanguage(languages, PersonLine.field(records, id, "language"));
-                written.add(new Written(
-                        one,
-                        String.join("\n", to),
-                        chosen.language(),
-                        chosen.filledIn(LetterField.of(said(one, list, records)))));
+        for (Listed one : order.people()) {
+            try {
+                written.add(written(order, one, languages, lately));
+            } catch (NotWritten why) {
+                leftOut.add(new LeftOut(one.person().id(), one.person().name(), why.words()));
             }
         }
         return new Run(written, leftOut);
     }
 
-    LetterTemplate.Letter preview(LetterTemplate draft, Optional<Listed> person, String list, Population records) {
-        return draft.filledIn(
-                person.map(one -> LetterField.of(said(one, list, records))).orElseGet(LetterField::example));
+    private Written written(Order order, Listed one, List<LetterTemplate> languages, Map<String, String> lately)
+            throws NotWritten {
+        String id = one.person().id();
+        refuse(one.inTheWay());
+        if (order.what() == What.CALL) {
+            refuse(unprintable(one.person().name() + one.why() + one.lastAttempt(), "what is known of them"));
+            return new Written(one, List.of(), "", NOTHING);
+        }
+        List<String> to = order.what() == What.EMAIL ? email(order.records(), id) : posted(order, one);
+        refuse(lately.getOrDefault(id, ""));
+        if (order.what() == What.LABEL) {
+            return new Written(one, to, "", NOTHING);
+        }
+        LetterTemplate chosen = inLanguage(languages, PersonLine.field(order.records(), id, "language"));
+        LetterTemplate.Letter letter = chosen.filledIn(LetterField.of(said(one, order.set(), order.records())));
+        if (order.what() == What.LETTER) {
+            refuse(unprintable(letter.subject() + letter.body(), "the letter"));
+        }
+        return new Written(one, to, chosen.language(), letter);
     }
 
-    private LetterField.Said said(Listed one, String list, Population records) {
-        return new LetterField.Said(one, list, records, today.day(), practice.practice());
+    /** The address, as it can be printed and fits. */
+    private List<String> posted(Order order, Listed one) throws NotWritten {
+        List<String> lines = address(order.records(), one);
+        refuse(lines.isEmpty() ? "No address is on record." : "");
+        refuse(unprintable(String.join("\n", lines), "the name or the address"));
+        boolean fits = (order.what() == What.LABEL ? paper.onLabel(lines) : paper.inWindow(lines)).isPresent();
+        refuse(
+                fits
+                        ? ""
+                        : "The address is too long to be printed "
+                                + (order.what() == What.LABEL ? "on a label." : "in the window of an envelope."));
+        return lines;
+    }
+
+    private String unprintable(String text, String where) {
+        return paper.unprintable(text)
+                .map(sign -> "“" + sign + "” in " + where + " cannot be printed here: no typeface has it.")
+                .orElse("");
+    }
+
+    private static void refuse(String why) throws NotWritten {
+        if (!why.isEmpty()) {
+            throw new NotWritten(why);
+        }
+    }
+
+    /** Why nothing is written to somebody. */
+    private static final class NotWritten extends Exception {
+        private static final long serialVersionUID = 1L;
+
+        NotWritten(String words) {
+            super(words, null, false, false);
+        }
+
+        String words() {
+            return String.valueOf(getMessage());
+        }
+    }
+
+    /** A letter that names the list needs a name that is for the people on it. */
+    private void refuseUnlessNamed(LetterTemplate template, String set) {
+        boolean names = (template.subject() + template.body()).contains("{{" + LetterField.LIST.inText());
+        if (names && steps.nameForPeople(set).isBlank()) {
+            throw Problems.refused(
+                    HttpStatus.CONFLICT,
+                    "list-not-named",
+                    "This letter says what the list is called, and the list has no name for the people on it. Give it one"
+                            + " under “How it is worked”, or leave {{list}} out of the letter. Nothing was written.");
+        }
+    }
+
+    /** @param set the id of the list */
+    LetterTemplate.Letter preview(LetterTemplate draft, Optional<Listed> person, String set, Population records) {
+        refuseUnlessNamed(draft, set);
+        return draft.filledIn(
+                person.map(one -> LetterField.of(said(one, set, records))).orElseGet(LetterField::example));
+    }
+
+    private LetterField.Said said(Listed one, String set, Population records) {
+        return new LetterField.Said(
+                one,
+                steps.nameForPeople(set),
+                records,
+                today.day(),
+                letterheads.current().practice());
     }
 
     private static LetterTemplate inLanguage(List<LetterTemplate> languages, String wanted) {
@@ -131,13 +226,20 @@ public class Letters {
                 .orElse(languages.getFirst());
     }
 
+    /** A day as readers of a language write it. */
+    static String day(LocalDate day, String language) {
+        return day.format(
+                DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG).withLocale(Locale.forLanguageTag(language)));
+    }
+
     /** The name, and the lines of the address; empty where there is none on record. */
     static List<String> address(Population records, Listed one) {
         String id = one.person().id();
-        List<String> lines = Stream.of(
-                        PersonLine.field(records, id, "address"),
-                        (PersonLine.field(records, id, "postcode") + " " + PersonLine.field(records, id, "city"))
-                                .strip())
+        List<String> lines = Stream.concat(
+                        PersonLine.field(records, id, "address").lines().map(String::strip),
+                        Stream.of((PersonLine.field(records, id, "postcode") + " "
+                                        + PersonLine.field(records, id, "city"))
+                                .strip()))
                 .filter(line -> !line.isEmpty())
                 .toList();
         return PersonLine.field(records, id, "address").isEmpty()
@@ -146,8 +248,9 @@ public class Letters {
                         .toList();
     }
 
-    private static List<String> email(Population records, String id) {
+    private static List<String> email(Population records, String id) throws NotWritten {
         String email = PersonLine.field(records, id, "email");
-        return email.isEmpty() ? List.of() : List.of(email);
+        refuse(email.isEmpty() ? "No e-mail address is on record." : "");
+        return List.of(email);
     }
 }

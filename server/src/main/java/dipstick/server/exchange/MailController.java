@@ -4,10 +4,10 @@ import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.exchange.Letters.LeftOut;
-import dipstick.server.exchange.Letters.Way;
+import dipstick.server.exchange.WrittenTo.What;
 import dipstick.server.outreach.Desk;
 import dipstick.server.outreach.LoggedAttempts;
-import dipstick.server.practice.PracticeSettings;
+import dipstick.server.paper.Letterhead;
 import dipstick.server.records.Views;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
@@ -36,7 +36,8 @@ class MailController {
     private final CriteriaSets sets;
     private final Views views;
     private final Sharing sharing;
-    private final PracticeSettings practice;
+    private final Letterheads letterheads;
+    private final WrittenTo writtenTo;
     private final AuditLog audit;
 
     MailController(
@@ -47,7 +48,8 @@ class MailController {
             CriteriaSets sets,
             Views views,
             Sharing sharing,
-            PracticeSettings practice,
+            Letterheads letterheads,
+            WrittenTo writtenTo,
             AuditLog audit) {
         this.mail = mail;
         this.letters = letters;
@@ -56,14 +58,16 @@ class MailController {
         this.sets = sets;
         this.views = views;
         this.sharing = sharing;
-        this.practice = practice;
+        this.letterheads = letterheads;
+        this.writtenTo = writtenTo;
         this.audit = audit;
     }
 
     record Mailing(
             @NotEmpty @Size(max = 2000) List<String> people,
             @NotBlank @Size(max = 100) String template,
-            @NotBlank @Size(max = 400) String reason) {}
+            @NotBlank @Size(max = 400) String reason,
+            Optional<Boolean> again) {}
 
     /**
      * @param sent the people to whom it went
@@ -95,22 +99,23 @@ class MailController {
                     "no-mail-server",
                     "No mail server is set up here (spring.mail.host), so nothing was sent.");
         }
-        Letters.Run run = letters.write(
+        Letters.Run run = letters.write(new Letters.Order(
                 mailing.template(),
-                Way.EMAIL,
-                sets.getInForce(set).publishedName(),
+                What.EMAIL,
+                sets.getInForce(set).id(),
                 desk.listed(set, mailing.people()),
-                views.current().population());
-        Mailed mailed = send(set, run);
+                views.current().population(),
+                mailing.again().orElse(false)));
+        Mailed mailed = send(set, mailing.template(), run);
         audit.record(
                 Act.LIST_EXPORTED,
-                set + " as e-mail from " + practice.practice() + " to " + String.join(", ", mailed.sent()) + "; "
-                        + mailing.reason().strip());
+                set + " as e-mail from " + letterheads.current().practice() + " to " + String.join(", ", mailed.sent())
+                        + "; " + mailing.reason().strip());
         return mailed;
     }
 
     /** Sends to one after another, and logs each as soon as it is sent; when the server is gone, the others are left. */
-    private Mailed send(String set, Letters.Run run) {
+    private Mailed send(String set, String template, Letters.Run run) {
         List<LeftOut> leftOut = new ArrayList<>(run.leftOut());
         List<LeftOut> notLogged = new ArrayList<>();
         List<String> sent = new ArrayList<>();
@@ -118,16 +123,23 @@ class MailController {
         for (Letters.Written one : run.written()) {
             String person = one.person().person().id();
             String name = one.person().person().name();
-            Optional<String> refused = gone.isPresent() ? gone : mail.send(one.to(), one.letter());
+            Optional<String> refused = gone.isPresent() ? gone : mail.send(message(one));
             if (refused.isPresent()) {
                 leftOut.add(new LeftOut(person, name, refused.get()));
                 gone = refused.filter(MailSending.UNREACHABLE::equals);
             } else {
                 sent.add(person);
+                writtenTo.record(set, What.EMAIL, template, List.of(person));
                 attempts.log(set, LoggedAttempts.SENT_EMAIL, person, false)
                         .ifPresent(why -> notLogged.add(new LeftOut(person, name, why)));
             }
         }
         return new Mailed(sent, leftOut, notLogged);
+    }
+
+    private MailMessage message(Letters.Written one) {
+        Letterhead head = letterheads.current();
+        return new MailMessage(
+                one.to().getFirst(), one.language(), one.letter(), head.practice(), head.email(), head.signedBy());
     }
 }

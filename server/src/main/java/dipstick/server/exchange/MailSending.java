@@ -7,6 +7,8 @@ import dipstick.server.practice.PracticeSettings;
 import jakarta.annotation.PreDestroy;
 import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
+import jakarta.mail.Multipart;
+import jakarta.mail.Part;
 import jakarta.mail.internet.MimeMessage;
 import java.io.IOException;
 import java.time.Instant;
@@ -21,7 +23,6 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.mail.MailAuthenticationException;
 import org.springframework.mail.MailParseException;
 import org.springframework.mail.MailSendException;
-import org.springframework.mail.SimpleMailMessage;
 import org.springframework.mail.javamail.JavaMailSender;
 import org.springframework.mail.javamail.JavaMailSenderImpl;
 import org.springframework.stereotype.Service;
@@ -79,15 +80,13 @@ class MailSending {
     }
 
     /** Sends it; gives why not, in a sentence, where the server is not there or does not take it. */
-    Optional<String> send(String to, LetterTemplate.Letter letter) {
-        SimpleMailMessage message = new SimpleMailMessage();
-        message.setFrom(from);
-        message.setTo(to);
-        message.setSubject(letter.subject());
-        message.setText(letter.body());
+    Optional<String> send(MailMessage message) {
         try {
-            sender.orElseThrow().send(message);
+            JavaMailSender server = sender.orElseThrow();
+            server.send(message.mime(server, from));
             return Optional.empty();
+        } catch (MessagingException unusable) {
+            return Optional.of("The e-mail address cannot be written to.");
         } catch (MailParseException unusable) {
             return Optional.of("The e-mail address cannot be written to.");
         } catch (MailAuthenticationException refused) {
@@ -116,11 +115,25 @@ class MailSending {
             return new SentMail(
                     GreenMailUtil.getAddressList(message.getRecipients(Message.RecipientType.TO)),
                     message.getSubject(),
-                    String.valueOf(message.getContent()),
+                    text(message),
                     (at == null ? Instant.EPOCH : at.toInstant()).toString());
         } catch (MessagingException | IOException unreadable) {
             throw new IllegalStateException("A mail that was sent cannot be read", unreadable);
         }
+    }
+
+    /** The part that is text. */
+    private static String text(Part part) throws MessagingException, IOException {
+        if (part.getContent() instanceof Multipart several) {
+            for (int i = 0; i < several.getCount(); i++) {
+                String text = text(several.getBodyPart(i));
+                if (!text.isEmpty()) {
+                    return text;
+                }
+            }
+            return "";
+        }
+        return part.isMimeType("text/plain") ? String.valueOf(part.getContent()) : "";
     }
 
     @PreDestroy

@@ -10,4 +10,4 @@ import java.util.List;
  * @param list its name
  * @param footer who, when and why, in one line
  */
-record Outgoing(String list, List<Listed> people, Population records, String practice, String day, String footer) {}
+record Outgoing(String list, List<Listed> people, Population records, String day, String footer) {}

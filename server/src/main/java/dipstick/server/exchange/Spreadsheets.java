@@ -7,8 +7,9 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
+import java.util.regex.Pattern;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 
@@ -19,6 +20,10 @@ final class Spreadsheets {
 
     private static final String VERSION = "1.0";
 
+    private static final Pattern DAY = Pattern.compile("\\d{4}-\\d{2}-\\d{2}");
+
+    private static final Pattern NUMBER = Pattern.compile("\\d{1,3}");
+
     private Spreadsheets() {}
 
     static byte[] csv(Outgoing out, List<Column> columns) throws IOException {
@@ -26,12 +31,11 @@ final class Spreadsheets {
         text.write(BYTE_ORDER_MARK);
         try (CsvWriter csv =
                 CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(text)) {
-            csv.writeRecord(columns.stream().map(Spreadsheets::header).toList());
+            csv.writeRecord(columns.stream().map(Column::header).toList());
             out.people()
                     .forEach(one -> csv.writeRecord(columns.stream()
                             .map(column -> SafeCell.of(column.of(one, out.records())))
                             .toList()));
-            csv.writeRecord(SafeCell.of(out.footer()));
         }
         return text.toString().getBytes(StandardCharsets.UTF_8);
     }
@@ -41,24 +45,40 @@ final class Spreadsheets {
         try (Workbook book = new Workbook(bytes, "Dipstick", VERSION)) {
             Worksheet sheet = book.newWorksheet("List");
             for (int column = 0; column < columns.size(); column++) {
-                sheet.value(0, column, header(columns.get(column)));
+                sheet.value(0, column, columns.get(column).header());
                 sheet.style(0, column).bold().set();
             }
             int row = 1;
             for (var one : out.people()) {
                 for (int column = 0; column < columns.size(); column++) {
-                    // A text, which no spreadsheet computes.
-                    sheet.value(row, column, columns.get(column).of(one, out.records()));
+                    cell(
+                            sheet,
+                            row,
+                            column,
+                            columns.get(column),
+                            columns.get(column).of(one, out.records()));
                 }
                 row++;
             }
-            sheet.value(row + 1, 0, out.footer());
             sheet.freezePane(0, 1);
+            if (!columns.isEmpty()) {
+                sheet.setAutoFilter(0, 0, Math.max(1, row - 1), columns.size() - 1);
+            }
+            Worksheet about = book.newWorksheet("About");
+            about.value(0, 0, out.footer());
         }
         return bytes.toByteArray();
     }
 
-    private static String header(Column column) {
-        return column.name().toLowerCase(Locale.ROOT);
+    /** A day and an age as such; else a text, which no spreadsheet computes. */
+    private static void cell(Worksheet sheet, int row, int column, Column of, String text) {
+        if (DAY.matcher(text).matches()) {
+            sheet.value(row, column, LocalDate.parse(text));
+            sheet.style(row, column).format("yyyy-mm-dd").set();
+        } else if (of == Column.AGE && NUMBER.matcher(text).matches()) {
+            sheet.value(row, column, Integer.valueOf(text));
+        } else if (!text.isEmpty()) {
+            sheet.value(row, column, text);
+        }
     }
 }

@@ -88,7 +88,7 @@ class TemplateController {
         return letters.preview(
                 new LetterTemplate("", "", preview.subject(), preview.body(), 0),
                 person.stream().findFirst(),
-                sets.getInForce(set).publishedName(),
+                sets.getInForce(set).id(),
                 views.current().population());
     }
 }

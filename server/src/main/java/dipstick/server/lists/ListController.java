@@ -4,7 +4,6 @@ import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
-import dipstick.core.wording.DayWords;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.audit.Act;
@@ -12,7 +11,6 @@ import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
-import dipstick.server.exchange.ExportFooter;
 import dipstick.server.outreach.ListedPeople;
 import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PersonView;
@@ -50,7 +48,6 @@ class ListController {
     private final ListedPeople listed;
     private final Sharing sharing;
     private final Accounts accounts;
-    private final ExportFooter footer;
     private final AuditLog audit;
 
     ListController(
@@ -61,14 +58,12 @@ class ListController {
             ListedPeople listed,
             Sharing sharing,
             Accounts accounts,
-            ExportFooter footer,
             AuditLog audit) {
         this.sets = sets;
         this.criteria = criteria;
         this.listed = listed;
         this.sharing = sharing;
         this.accounts = accounts;
-        this.footer = footer;
         this.evaluators = evaluators;
         this.people = people;
         this.audit = audit;
@@ -115,8 +110,7 @@ class ListController {
         sharing.require(id, Right.VIEW);
         Evaluator evaluator = evaluators.asOf(asOf);
         SavedSet saved = sets.getInForce(id);
-        String of = saved.publishedName() + " as of " + DayWords.day(evaluator.asOf());
-        String csv = ListCsv.of(rows(evaluator, read(saved, evaluator)), footer.of(of, ""));
+        String csv = ListCsv.of(rows(evaluator, read(saved, evaluator)), evaluator.population());
         audit.record(Act.LIST_EXPORTED, id + " as of " + evaluator.asOf());
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))

@@ -2,18 +2,18 @@ package dipstick.server.lists;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
+import dipstick.core.population.Population;
 import dipstick.server.people.PersonLine;
 import dipstick.server.web.SafeCell;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
-import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 
 /**
- * A list as CSV: the columns of the command line first, then who it is; no way to reach them; and who took it out. No
- * cell is a formula.
+ * A list as CSV, with the columns of the command line and who it is, named as files that are brought in name them; no way
+ * to reach them. No cell is a formula.
  */
 final class ListCsv {
     /** What tells a spreadsheet that the file is UTF-8. */
@@ -21,41 +21,46 @@ final class ListCsv {
 
     private ListCsv() {}
 
-    static String of(List<ListRow> rows, String footer) {
+    /** In the order of the rows. */
+    static String of(List<ListRow> rows, Population records) {
         StringWriter text = new StringWriter();
         text.write(BYTE_ORDER_MARK);
         try (CsvWriter csv =
                 CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(text)) {
             csv.writeRecord(
-                    "person_id",
+                    "id",
                     "state",
                     "due_on",
                     "band",
                     "overdue_days",
-                    "name",
-                    "born",
+                    "family_name",
+                    "given_name",
+                    "birth_date",
                     "provider",
                     "site",
                     "do_not_contact");
-            rows.stream()
-                    .sorted(Comparator.comparing(row -> row.person().id()))
-                    .forEach(row -> csv.writeRecord(cells(row)));
-            csv.writeRecord(SafeCell.of(footer));
+            rows.forEach(row -> csv.writeRecord(cells(row, records)));
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
         return text.toString();
     }
 
-    private static List<String> cells(ListRow row) {
+    private static List<String> cells(ListRow row, Population records) {
         PersonLine person = row.person();
-        // The days overdue are a number of ours and may begin with a minus.
-        Stream<String> first = Stream.of(person.id(), row.state().word(), row.due(), row.band());
-        Stream<String> last = Stream.of(
-                person.name(), person.born(), person.provider(), person.site(), person.doNotContact() ? "yes" : "");
-        String days = row.overdueDays().map(String::valueOf).orElse("");
-        return Stream.of(first.map(SafeCell::of), Stream.of(days), last.map(SafeCell::of))
-                .flatMap(cells -> cells)
+        return Stream.of(
+                        person.id(),
+                        row.state().word(),
+                        row.due(),
+                        row.band(),
+                        row.overdueDays().map(String::valueOf).orElse(""),
+                        PersonLine.field(records, person.id(), "family_name"),
+                        PersonLine.field(records, person.id(), "given_name"),
+                        PersonLine.birthDate(records, person.id()),
+                        person.provider(),
+                        person.site(),
+                        person.doNotContact() ? "yes" : "")
+                .map(SafeCell::of)
                 .toList();
     }
 }

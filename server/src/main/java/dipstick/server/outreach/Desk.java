@@ -25,6 +25,10 @@ import org.springframework.stereotype.Service;
 /** Shows a list as it is now to whoever is signed in. */
 @Service
 public class Desk {
+    /** As everywhere, also at the command line (criteria.md section 5). */
+    private static final Map<Entry.Standing, String> STATE_WORDS =
+            Map.of(Entry.Standing.ON, "on", Entry.Standing.CHECK, "check", Entry.Standing.OFF, "off");
+
     /** Those who are done with, or left, are shown so long. */
     private static final int DAYS_SHOWN = 60;
 
@@ -92,7 +96,7 @@ public class Desk {
         Optional<String> heldBack = row.setAside().or(row::heldBack);
         return new Listed(
                 row.person(),
-                row.standing() == Entry.Standing.CHECK ? "to check" : "on the list",
+                STATE_WORDS.get(row.standing()),
                 words(row.state()),
                 row.due(),
                 row.band(),

@@ -4,6 +4,7 @@ import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.population.Population;
 import dipstick.core.time.DateRange;
+import dipstick.core.time.PartialDate;
 import dipstick.core.wording.DayWords;
 import java.time.LocalDate;
 import java.time.Period;
@@ -75,6 +76,18 @@ public record PersonLine(
                 .find(field)
                 .map(found -> ((Column.OfText) population.column(found)).writtenAt(person))
                 .orElse("");
+    }
+
+    /** The birth date of somebody as ISO 8601 writes it; empty where they, or it, are not on record. */
+    public static String birthDate(Population population, String id) {
+        var person = population.find(id);
+        if (person.isEmpty()) {
+            return "";
+        }
+        int birth = population.birthDate().codes().get(person.getAsInt());
+        return birth == Codes.MISSING
+                ? ""
+                : PartialDate.written(population.birthDate().days().get(birth));
     }
 
     private static boolean flag(Population population, int person, String field) {

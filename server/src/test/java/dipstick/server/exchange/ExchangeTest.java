@@ -8,6 +8,7 @@ import dipstick.server.RunningServer.Reply;
 import dipstick.server.RunningServer.Visitor;
 import dipstick.server.accounts.Role;
 import dipstick.server.outreach.Desks;
+import dipstick.server.paper.Pdf;
 import java.io.ByteArrayInputStream;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
@@ -15,12 +16,13 @@ import java.util.ArrayList;
 import java.util.List;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.model.component.VEvent;
+import org.dhatim.fastexcel.reader.CellType;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.Row;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.openpdf.text.pdf.PdfReader;
-import org.openpdf.text.pdf.parser.PdfTextExtractor;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 class ExchangeTest {
     private static final String SET =
@@ -35,11 +37,11 @@ class ExchangeTest {
         coordinator = People.coordinator();
         caller = People.caller();
         People.bringIn(coordinator, "PEOPLE", """
-                id,family_name,given_name,phone,email,address,city,postcode,language,do_not_contact
-                out-1,=Marl,Ada,01632 960001,ada@example.org,1 Alder Walk,Otterbrook,OB1 1QX,en,no
-                out-2,Wójcik,Łucja,01632 960002,,2 Eel Lane,Otterbrook,OB1 2QX,pl,no
-                out-3,Tove,Bo,01632 960003,bo@example.org,,,,en,no
-                out-4,Wend,Cy,01632 960004,cy@example.org,4 Eel Lane,Otterbrook,OB1 4QX,en,yes
+                id,family_name,given_name,birth_date,phone,email,address,city,postcode,language,do_not_contact
+                out-1,=Marl,Ada,1950-02-03,01632 960001,ada@example.org,1 Alder Walk,Otterbrook,OB1 1QX,en,no
+                out-2,Wójcik,Łucja,,01632 960002,,2 Eel Lane,Otterbrook,OB1 2QX,pl,no
+                out-3,Tove,Bo,,01632 960003,bo@example.org,,,,en,no
+                out-4,Wend,Cy,,01632 960004,cy@example.org,4 Eel Lane,Otterbrook,OB1 4QX,en,yes
                 """);
         People.publish(coordinator, "going-out", SET);
     }
@@ -60,63 +62,201 @@ class ExchangeTest {
                 .text()
                 .lines()
                 .toList();
-        assertThat(lines).hasSize(6);
+        assertThat(lines).as("people alone").hasSize(5);
         assertThat(lines.get(0)).endsWith("name,phone");
         assertThat(lines.get(1)).isEqualTo("\"'=Marl, Ada\",01632 960001");
-        assertThat(lines.getLast()).contains("Going out · Person person").contains("call them");
     }
 
     @Test
     void a_spreadsheet_is_read_back_cell_by_cell() throws Exception {
-        byte[] file =
-                caller.bytes("/api/lists/going-out/out", wanted("XLSX", "\"PERSON_ID\", \"FAMILY_NAME\"", "test"));
-        List<String> cells = new ArrayList<>();
+        byte[] file = caller.bytes(
+                "/api/lists/going-out/out",
+                wanted("XLSX", "\"PERSON_ID\", \"FAMILY_NAME\", \"BORN\", \"AGE\", \"STANDING\", \"STATE\"", "test"));
+        List<List<String>> rows = new ArrayList<>();
         try (ReadableWorkbook book = new ReadableWorkbook(new ByteArrayInputStream(file))) {
             for (Row row : book.getFirstSheet().read()) {
-                row.forEach(cell -> cells.add(cell == null ? "" : cell.getText()));
+                rows.add(row.stream()
+                        .map(cell -> cell == null || cell.getType() == CellType.EMPTY
+                                ? ""
+                                : cell.getType() == CellType.NUMBER && cell.getColumnIndex() == 2
+                                        ? cell.asDate().toLocalDate().toString()
+                                        : cell.getText())
+                        .toList());
             }
+            assertThat(book.getSheets().map(sheet -> sheet.getName())).containsExactly("List", "About");
+            assertThat(book.findSheet("About").orElseThrow().read().getFirst().getCellText(0))
+                    .contains("Going out · Person person", "test");
         }
-        assertThat(cells)
-                .startsWith("person_id", "family_name", "out-1", "=Marl", "out-2", "Wójcik")
-                .last()
-                .asString()
-                .contains("test");
+        assertThat(rows)
+                .startsWith(
+                        List.of("id", "family_name", "birth_date", "age", "state", "progress"),
+                        List.of("out-1", "=Marl", "1950-02-03", "76", "on", "to contact"))
+                .as("people alone")
+                .hasSize(5);
     }
 
-    private static List<String> pages(byte[] pdf) throws Exception {
-        List<String> pages = new ArrayList<>();
-        try (PdfReader reader = new PdfReader(pdf)) {
-            for (int page = 1; page <= reader.getNumberOfPages(); page++) {
-                pages.add(new PdfTextExtractor(reader).getTextFromPage(page).replaceAll("\\s+", " "));
-            }
-        }
-        return pages;
+    @Test
+    void a_table_that_went_out_comes_back_in_as_it_was() throws Exception {
+        People.bringIn(
+                coordinator,
+                "PEOPLE",
+                "id,family_name,birth_date,phone\nback-1,Marl,1950,+44 1632 960001\nback-2,,1950-02,\n");
+        People.publish(
+                coordinator,
+                "coming-back",
+                SET.replace("going-out", "coming-back").replace("out-", "back-"));
+        String table = caller.post(
+                        "/api/lists/coming-back/out",
+                        wanted("CSV", "\"PERSON_ID\", \"FAMILY_NAME\", \"BORN\", \"PHONE\"", "test")
+                                .replace("out-1", "back-1")
+                                .replace("out-2", "back-2"))
+                .text();
+        JsonNode taken = People.bringIn(coordinator, "PEOPLE", table);
+        assertThat(taken.get("unchangedRows").asInt()).isEqualTo(2);
+        assertThat(taken.get("badLines").asInt()).isZero();
     }
 
     @Test
     void letters_are_in_each_language_and_who_has_no_address_or_does_not_want_any_is_told() throws Exception {
-        String letter = "{\"subject\": \"Prosimy o kontakt\", \"body\": \"Dzień dobry {{given_name}},\\n\\n{{list}}\"}";
+        String letter = "{\"subject\": \"Prosimy o kontakt\", \"body\": \"Dzień dobry {{given_name}}\"}";
         assertThat(coordinator.put("/api/letters/Recall/pl", letter, "\"0\"").status())
                 .isEqualTo(200);
-        var check = caller.post("/api/lists/going-out/out/letters-check", wanted("LETTERS", "", "recall"))
-                .json();
+        JsonNode check = check("LETTERS");
         assertThat(check.get("byLanguage").toString()).isEqualTo("{\"en\":1,\"pl\":1}");
         assertThat(check.at("/leftOut/0/why").asString()).isEqualTo("No address is on record.");
         assertThat(check.at("/leftOut/1/why").asString()).isEqualTo("Asked not to be contacted.");
 
-        List<String> pages = pages(caller.bytes("/api/lists/going-out/out", wanted("LETTERS", "", "recall")));
+        byte[] letters = caller.bytes("/api/lists/going-out/out", wanted("LETTERS", "", "between us"));
+        List<String> pages = Pdf.pages(letters);
         assertThat(pages).hasSize(2);
-        assertThat(pages.get(0)).contains("Ada =Marl", "1 Alder Walk", "OB1 1QX Otterbrook", "Going out", "recall");
-        assertThat(pages.get(1)).contains("Łucja Wójcik", "Dzień dobry Łucja");
-        assertThat(pages(caller.bytes("/api/lists/going-out/out", wanted("LABELS", "", "recall"))))
+        assertThat(pages.get(0)).contains("Ada =Marl", "1 Alder Walk", "OB1 1QX Otterbrook");
+        assertThat(pages.get(1)).contains("Łucja Wójcik", "Dzień dobry Łucja", "listopada");
+        byte[] labels = caller.bytes("/api/lists/going-out/out", wanted("LABELS", "", "between us"));
+        assertThat(Pdf.pages(labels))
                 .singleElement()
                 .asString()
-                .contains("2 Eel Lane", "Person person", "recall")
+                .contains("2 Eel Lane")
                 .doesNotContain("4 Eel Lane");
-        assertThat(pages(caller.bytes("/api/lists/going-out/out", wanted("CALL_SHEET", "", "recall"))))
+        assertThat(Pdf.pages(letters).toString() + Pdf.pages(labels))
+                .as("what is meant for staff")
+                .doesNotContain("Going out", "Person person", "between us");
+        assertThat(Pdf.inaccessible(letters)).isEmpty();
+        assertThat(Pdf.pages(caller.bytes("/api/lists/going-out/out", wanted("CALL_SHEET", "", "between us"))))
                 .singleElement()
                 .asString()
-                .contains("01632 960003", "Not to be called: Asked not to be contacted.");
+                .contains("01632 960003", "Going out", "between us")
+                .as("whom nobody is to call")
+                .doesNotContain("Wend");
+        assertThat(check("CALL_SHEET").at("/leftOut/0/why").asString()).isEqualTo("Asked not to be contacted.");
+    }
+
+    private static JsonNode check(String format) throws Exception {
+        return caller.post("/api/lists/going-out/out/check", wanted(format, "", "recall"))
+                .json();
+    }
+
+    @Test
+    void the_same_letter_does_not_go_twice_within_its_step_unless_on_purpose() throws Exception {
+        People.bringIn(
+                coordinator, "PEOPLE", "id,family_name,address\ntwice-1,Marl,1 Ash Row\ntwice-2,Vask,2 Ash Row\n");
+        People.publish(coordinator, "twice", SET.replace("going-out", "twice").replace("out-", "twice-"));
+        String both = wanted("LETTERS", "", "r").replace("out-1", "twice-1").replace("out-2", "twice-2");
+        String first = both.replace(", \"twice-2\"", "");
+        caller.bytes("/api/lists/twice/out", first);
+
+        JsonNode check = caller.post("/api/lists/twice/out/check", both).json();
+        assertThat(check.get("people").asInt()).isOne();
+        assertThat(check.get("again").asInt()).isOne();
+        assertThat(check.at("/leftOut/0/why").asString())
+                .startsWith("The same was written to them on ")
+                .contains("Person person");
+        assertThat(Pdf.pages(caller.bytes("/api/lists/twice/out", both)))
+                .singleElement()
+                .asString()
+                .contains("Vask");
+        assertThat(caller.post("/api/lists/twice/out", both).type()).isEqualTo("urn:dipstick:nobody-to-write-to");
+        assertThat(Pdf.pages(caller.bytes(
+                        "/api/lists/twice/out", both.replace("\"reason\"", "\"again\": true, \"reason\""))))
+                .as("on purpose")
+                .hasSize(2);
+        assertThat(caller.post("/api/lists/twice/out/check", both.replace("LETTERS", "LABELS"))
+                        .json()
+                        .get("people")
+                        .asInt())
+                .as("a label is another thing")
+                .isEqualTo(2);
+    }
+
+    @Test
+    void who_cannot_be_printed_or_has_an_address_that_fits_nowhere_is_left_out_by_name() throws Exception {
+        People.bringIn(
+                coordinator,
+                "PEOPLE",
+                "id,family_name,address\nodd-1,𠮷野,1 Ash Row\nodd-2,Vask," + "A".repeat(90)
+                        + "\nodd-3,فاطمة,\"Flat 3\nThe Long House, at the End of the Very Long Lane by the River\"\n");
+        People.publish(coordinator, "odd", SET.replace("going-out", "odd").replace("out-", "odd-"));
+        String wanted = wanted("LETTERS", "", "r")
+                .replace("out-1", "odd-1")
+                .replace("out-2", "odd-2")
+                .replace("out-3", "odd-3");
+        JsonNode check = caller.post("/api/lists/odd/out/check", wanted).json();
+        assertThat(check.get("leftOut")
+                        .valueStream()
+                        .map(one -> one.get("name").asString() + ": "
+                                + one.get("why").asString()))
+                .containsExactly(
+                        "𠮷野: “𠮷” in the name or the address cannot be printed here: no typeface has it.",
+                        "Vask: The address is too long to be printed in the window of an envelope.");
+        assertThat(Pdf.pages(caller.bytes("/api/lists/odd/out", wanted)))
+                .singleElement()
+                .asString()
+                .contains("فاطمة", "Flat 3", "the River");
+    }
+
+    @Test
+    void a_letter_names_the_list_only_by_its_name_for_the_people_on_it() throws Exception {
+        coordinator.put("/api/letters/Named/en", "{\"subject\": \"s\", \"body\": \"About {{list}}\"}", "\"0\"");
+        People.publish(coordinator, "named", SET.replace("going-out", "named"));
+        String wanted = wanted("LETTERS", "", "r").replace("Recall", "Named");
+        Reply refused = caller.post("/api/lists/named/out", wanted);
+        assertThat(refused.type()).isEqualTo("urn:dipstick:list-not-named");
+        assertThat(coordinator.put("/api/lists/named/desk/manner", """
+                                {"plan": {"steps": [{"step": "LETTER", "afterDays": 0}], "afterReached": 10, "afterBooked": 3},
+                                 "hold": {"appointmentDays": 0, "reachedDays": 0, "doNotContact": true, "noWay": true},
+                                 "parts": [], "called": "your hearing check"}""", "\"0\"").status())
+                .isEqualTo(200);
+        assertThat(Pdf.pages(caller.bytes("/api/lists/named/out", wanted)).getFirst())
+                .contains("About your hearing check")
+                .doesNotContain("Going out");
+    }
+
+    @Test
+    void letters_have_the_letterhead_and_only_a_picture_can_sign_them() throws Exception {
+        JsonNode before = coordinator.get("/api/letterhead").json();
+        String revision = "\"" + before.get("revision").asInt() + "\"";
+        String head = "{\"practice\": \"Otterbrook Practice\", \"address\": \"1 Mill Lane\\nOtterbrook\","
+                + " \"phone\": \"01632 960100\", \"email\": \"desk@example.org\", \"signedBy\": \"The outreach desk\","
+                + " \"signature\": \"%s\"}";
+        assertThat(coordinator
+                        .put("/api/letterhead", head.formatted("file:///etc/passwd"), revision)
+                        .type())
+                .isEqualTo("urn:dipstick:no-picture");
+        assertThat(coordinator
+                        .put("/api/letterhead", head.formatted(""), revision)
+                        .status())
+                .isEqualTo(200);
+        assertThat(coordinator
+                        .put("/api/letterhead", head.formatted(""), revision)
+                        .status())
+                .isEqualTo(412);
+        People.publish(coordinator, "headed", SET.replace("going-out", "headed"));
+        assertThat(Pdf.pages(caller.bytes("/api/lists/headed/out", wanted("LETTERS", "", "r")))
+                        .getFirst())
+                .contains("Otterbrook Practice", "1 Mill Lane", "01632 960100", "The outreach desk");
+        coordinator.put(
+                "/api/letterhead",
+                JsonMapper.shared().writeValueAsString(before.get("letterhead")),
+                "\"" + (before.get("revision").asInt() + 1) + "\"");
     }
 
     @Test
@@ -130,7 +270,7 @@ class ExchangeTest {
         own.does("TAKE", "way-1");
         own.does("CLOSE", "way-2", "words", "\"no response\"");
         Reply check = caller.post(
-                "/api/lists/in-the-way/out/letters-check",
+                "/api/lists/in-the-way/out/check",
                 wanted("LETTERS", "", "recall").replace("out-1", "way-1").replace("out-2", "way-2"));
         assertThat(check.json()
                         .get("leftOut")
@@ -141,7 +281,7 @@ class ExchangeTest {
                         why -> assertThat(why).isEqualTo("Is not to be contacted on this list any more: closed."));
         assertThat(coordinator
                         .post(
-                                "/api/lists/in-the-way/out/letters-check",
+                                "/api/lists/in-the-way/out/check",
                                 wanted("LETTERS", "", "recall").replace("out-1", "way-1"))
                         .json()
                         .get("byLanguage")
@@ -166,10 +306,10 @@ class ExchangeTest {
                 .isEqualTo(412);
         assertThat(caller.post(
                                 "/api/lists/going-out/out/preview",
-                                "{\"person\": \"out-2\", \"subject\": \"{{list}}\", \"body\": \"Dear {{name}}\"}")
+                                "{\"person\": \"out-2\", \"subject\": \"{{city}}\", \"body\": \"Dear {{name}}\"}")
                         .json()
                         .toString())
-                .isEqualTo("{\"subject\":\"Going out\",\"body\":\"Dear Łucja Wójcik\"}");
+                .isEqualTo("{\"subject\":\"Otterbrook\",\"body\":\"Dear Łucja Wójcik\"}");
     }
 
     @Test
@@ -186,7 +326,10 @@ class ExchangeTest {
         List<VEvent> events =
                 new CalendarBuilder().build(new StringReader(calendar)).getComponents("VEVENT");
         assertThat(events).anyMatch(event -> event.getSummary().getValue().equals("Call: out-1, Going out"));
-        assertThat(calendar).doesNotContain("Marl");
+        assertThat(calendar)
+                .doesNotContain("Marl")
+                .contains("X-WR-CALNAME:Follow-ups", "REFRESH-INTERVAL", "TRANSP:TRANSPARENT")
+                .containsPattern("URL:http://localhost:\\d+/lists/going-out\\?person=out-1");
         anybody.get(address);
         Visitor manager = People.signedIn(Role.MANAGER);
         assertThat(manager.get("/api/audit?act=CALENDAR_READ").json().get("entries"))

@@ -95,7 +95,7 @@ class ListActionsTest {
         "POST, /out, out, VIEW",
         "POST, /out, contacts, WORK",
         "POST, /out, letters, WORK",
-        "POST, /out/letters-check, letters, WORK",
+        "POST, /out/check, letters, WORK",
         "POST, /out/preview, preview, WORK",
         "POST, /out/mail, mail, WORK",
         "POST, /desk/work, work, WORK",

@@ -80,6 +80,9 @@ class SixAtOnceTest {
                         + " \"givenListsOnly\": false, \"closed\": false, \"password\": \"another long password\"}";
             case "group" -> "{\"members\": [\"six-changed\"]}";
             case "terms" -> "{\"name\": \"Six\", \"members\": [{\"code\": \"S6\"}], \"leftOut\": []}";
+            case "letterhead" ->
+                "{\"practice\": \"Six\", \"address\": \"\", \"phone\": \"\", \"email\": \"\", \"signedBy\": \"\","
+                        + " \"signature\": \"\"}";
             case "letter" -> "{\"subject\": \"s\", \"body\": \"b\"}";
             case "sharing" -> "{\"owner\": \"six-owner\", \"everybody\": \"VIEW\", \"shares\": []}";
             case "outcomes" ->
@@ -106,6 +109,7 @@ class SixAtOnceTest {
         "PUT, /api/outcomes, outcomes, 0",
         "PUT, /api/letters/Six/en, letter, 0",
         "DELETE, /api/letters/Six/pt, none, 1",
+        "PUT, /api/letterhead, letterhead, 0",
         "PUT, /api/sharing/six-list, sharing, 2",
         "PUT, /api/lists/six-list/reading-plan, plan, 0",
         "PUT, /api/lists/six-list/desk/manner, manner, 0",

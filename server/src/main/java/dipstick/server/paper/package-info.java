@@ -1,0 +1,5 @@
+/** Paper: what is printed, in every script that there is a typeface for, as tagged PDF. It knows nothing of lists. */
+@NullMarked
+package dipstick.server.paper;
+
+import org.jspecify.annotations.NullMarked;

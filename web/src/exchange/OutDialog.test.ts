@@ -29,8 +29,10 @@ async function dialog(answers: Record<string, unknown> = {}, roles = ['COORDINAT
       fields: ['given_name'],
     },
     'GET /api/mail': { ready: true, standIn: true },
-    'POST /api/lists/kidney/out/letters-check': {
+    'POST /api/lists/kidney/out/check': {
+      people: ['Marl'],
       byLanguage: { en: 1 },
+      again: 0,
       leftOut: [{ person: 'Vask', name: 'Vask, Ada', why: 'No address is on record.' }],
     },
     ...answers,
@@ -132,6 +134,8 @@ describe('e-mail', () => {
       people: PEOPLE,
       template: 'Recall',
       reason: 'yearly recall',
+      again: false,
+      toCheck: false,
     })
     expect(wrapper.text()).toContain('1 sent and logged.')
     expect(wrapper.find('[aria-label="Left out"]').text()).toBe(

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { useSaving } from '@/api/saving'
 import { useSession } from '@/session'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
@@ -22,12 +23,21 @@ import {
 
 /** Takes people of a list out: as a table, a call sheet, letters, labels or e-mail. */
 const visible = defineModel<boolean>('visible', { required: true })
-const { list, people, example } = defineProps<{
+const {
+  list,
+  people,
+  example,
+  toCheck = 0,
+  mayChange = false,
+} = defineProps<{
   list: string
   /** Their ids, in the order in which they are to come. */
   people: readonly string[]
   /** For whom a letter is previewed. */
   example: string
+  /** How many of them are to check and not on the list. */
+  toCheck?: number
+  mayChange?: boolean
 }>()
 const emit = defineEmits<{ written: [people: string[], outcome: string] }>()
 
@@ -39,10 +49,11 @@ const draft = reactive({
   columns: [...USUAL_COLUMNS] as Column[],
   template: 'Recall',
   reason: '',
+  /** Also to those to whom the same went just now, and those who are to check: both only on purpose. */
+  again: false,
+  toCheck: false,
 })
-const problem = ref('')
 const told = ref('')
-const busy = ref(false)
 const editing = ref(false)
 const sentShown = ref(false)
 /** To whom letters were made, which are not yet logged. */
@@ -51,12 +62,14 @@ const written = ref<readonly string[]>([])
 const leftOut = ref<readonly Schemas['LeftOut'][]>([])
 
 const isTable = computed(() => draft.format === 'CSV' || draft.format === 'XLSX')
+const isPaper = computed(() => !isTable.value && draft.format !== 'MAIL')
 const isWritten = computed(() => draft.format === 'LETTERS' || draft.format === 'MAIL')
 
 watch(visible, (shown) => {
   if (shown) {
-    problem.value = ''
     told.value = ''
+    draft.again = false
+    draft.toCheck = false
     editing.value = false
     sentShown.value = false
     written.value = []
@@ -76,52 +89,78 @@ const { data: mail } = useQuery({
 })
 const names = computed(() => [...new Set((book.value?.templates ?? []).map((one) => one.name))])
 
-function wanted(format: Format) {
+function wanted(format: Format | 'MAIL') {
   return {
     format,
     people: [...people],
     columns: isTable.value ? draft.columns : [],
     template: draft.template,
     reason: draft.reason,
+    again: draft.again,
+    toCheck: draft.toCheck,
   }
 }
 
+/** Who would get it, and who would be left out and why, before anything is written. */
 const { data: check, error: checkError } = useQuery({
-  queryKey: computed(() => ['letters', 'check', list, people, draft.template]),
+  queryKey: computed(() => [
+    'letters',
+    'check',
+    list,
+    people,
+    draft.format,
+    draft.template,
+    draft.again,
+    draft.toCheck,
+  ]),
   queryFn: () =>
-    sendJson<Schemas['LetterCheck']>('POST', `${address.value}/letters-check`, wanted('LETTERS')),
-  enabled: computed(() => visible.value && draft.format === 'LETTERS' && people.length > 0),
+    sendJson<Schemas['PaperCheck']>('POST', `${address.value}/check`, wanted(draft.format)),
+  enabled: computed(() => visible.value && !isTable.value && people.length > 0),
+  staleTime: 0,
 })
 
+const { save, saving: busy, problem } = useSaving(() => [list, visible.value])
+
 async function takeOut() {
-  problem.value = ''
   told.value = ''
   leftOut.value = []
-  busy.value = true
-  try {
-    if (draft.format === 'MAIL') {
-      const mailed = await sendJson<Schemas['Mailed']>('POST', `${address.value}/mail`, {
+  written.value = []
+  if (draft.format === 'MAIL') {
+    await sendMail()
+  } else {
+    const format = draft.format
+    const to = check.value
+    await save(
+      () => download(address.value, wanted(format)),
+      () => {
+        told.value = 'The file is with your downloads.'
+        if (format === 'LETTERS') {
+          const without = new Set((to?.leftOut ?? []).map((one) => one.person))
+          written.value = people.filter((id) => !without.has(id))
+        }
+      },
+    )
+  }
+  await queries.invalidateQueries({ queryKey: ['letters', 'check'] })
+}
+
+async function sendMail() {
+  await save(
+    () =>
+      sendJson<Schemas['Mailed']>('POST', `${address.value}/mail`, {
         people,
         template: draft.template,
         reason: draft.reason,
-      })
+        again: draft.again,
+        toCheck: draft.toCheck,
+      }),
+    (mailed) => {
       told.value = `${count(mailed.sent.length)} sent and logged.`
       leftOut.value = [...mailed.leftOut, ...mailed.notLogged]
-      await queries.invalidateQueries({ queryKey: ['mail', 'sent'] })
-      await queries.invalidateQueries({ queryKey: ['lists', list, 'desk'] })
-    } else {
-      await download(address.value, wanted(draft.format))
-      told.value = 'The file is with your downloads.'
-      if (draft.format === 'LETTERS') {
-        const without = new Set((check.value?.leftOut ?? []).map((one) => one.person))
-        written.value = people.filter((id) => !without.has(id))
-      }
-    }
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
-  } finally {
-    busy.value = false
-  }
+    },
+  )
+  await queries.invalidateQueries({ queryKey: ['mail', 'sent'] })
+  await queries.invalidateQueries({ queryKey: ['lists', list, 'desk'] })
 }
 
 function logWritten() {
@@ -173,16 +212,40 @@ function logWritten() {
           </button>
         </span>
       </template>
-      <template v-if="draft.format === 'LETTERS' && check">
-        <span>Letters</span>
-        <span>
-          {{
-            Object.entries(check.byLanguage)
-              .map(([language, letters]) => `${count(letters)} in ${language}`)
-              .join(', ') || 'none'
-          }}
+      <template v-if="toCheck > 0">
+        <span>To check</span>
+        <label v-if="mayChange">
+          <input v-model="draft.toCheck" type="checkbox" /> also
+          {{ toCheck === 1 ? 'the one who is' : `the ${count(toCheck)} who are` }} to check: the
+          records do not say whether they belong on the list
+        </label>
+        <span v-else>
+          {{ count(toCheck) }} {{ toCheck === 1 ? 'person is' : 'people are' }} to check and left
+          out.
         </span>
-        <template v-if="check.leftOut.length">
+      </template>
+      <template v-if="!isTable">
+        <span>{{ isPaper ? 'Printed' : 'Sent' }}</span>
+        <span v-if="!check" role="status">{{ checkError ? '' : 'Looking who can be …' }}</span>
+        <span v-else>
+          {{ count(check.people) }} of {{ count(people.length)
+          }}<template v-if="Object.keys(check.byLanguage).length"
+            >:
+            {{
+              Object.entries(check.byLanguage)
+                .map(([language, letters]) => `${count(letters)} in ${language}`)
+                .join(', ')
+            }}</template
+          >
+        </span>
+        <template v-if="check && (check.again > 0 || draft.again)">
+          <span>Again</span>
+          <label>
+            <input v-model="draft.again" type="checkbox" /> also to those to whom the same went just
+            now<template v-if="check.again"> ({{ count(check.again) }})</template>
+          </label>
+        </template>
+        <template v-if="check?.leftOut.length">
           <span>Left out</span>
           <ul class="left-out">
             <li v-for="one in check.leftOut" :key="one.person">
@@ -198,7 +261,7 @@ function logWritten() {
           v-model="draft.reason"
           required
           maxlength="400"
-          placeholder="kept in the audit log, and in the footer"
+          placeholder="kept in the audit log"
         />
       </template>
       <span></span>
@@ -207,7 +270,7 @@ function logWritten() {
           type="submit"
           :label="draft.format === 'MAIL' ? 'Send' : 'Take out'"
           :loading="busy"
-          :disabled="people.length === 0"
+          :disabled="people.length === 0 || (!isTable && check?.people === 0)"
         />
         <Button type="button" text label="Close" @click="visible = false" />
       </span>

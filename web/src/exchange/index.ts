@@ -1,2 +1,3 @@
 export { default as CalendarAddress } from './CalendarAddress.vue'
 export { default as OutDialog } from './OutDialog.vue'
+export { default as LetterheadPanel } from './LetterheadPanel.vue'

@@ -1,7 +1,7 @@
 import { answerOf, json, type Schemas } from '@/api/client'
 
 export type Wanted = Schemas['Wanted']
-export type Format = Wanted['format']
+export type Format = Exclude<Wanted['format'], 'MAIL'>
 export type Column = Wanted['columns'][number]
 
 /** What can come out, in words. */
@@ -32,8 +32,8 @@ export const COLUMNS: readonly { column: Column; name: string; contact?: true }[
   { column: 'CONTACT_BY', name: 'contact by' },
   { column: 'PROVIDER', name: 'provider' },
   { column: 'SITE', name: 'site' },
-  { column: 'STANDING', name: 'on the list or to check' },
-  { column: 'STATE', name: 'state' },
+  { column: 'STANDING', name: 'state: on the list or to check' },
+  { column: 'STATE', name: 'progress' },
   { column: 'DUE_ON', name: 'due' },
   { column: 'BAND', name: 'band' },
   { column: 'WHY', name: 'why' },
@@ -53,6 +53,7 @@ export const USUAL_COLUMNS: readonly Column[] = [
   'AGE',
   'DUE_ON',
   'BAND',
+  'STANDING',
   'STATE',
 ]
 

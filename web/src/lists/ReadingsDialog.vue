@@ -33,6 +33,7 @@ const OCCASIONS: Record<Reading['occasion'], string> = {
   RECORDS_CAME: 'when records came',
   PUBLISHED: 'when it was published',
   SCHEDULED: 'at its time',
+  DIALS_TURNED: 'when its dials were turned',
 }
 
 const queries = useQueryClient()

@@ -19,6 +19,9 @@ type Manner = Schemas['Manner']
 const visible = defineModel<boolean>('visible', { required: true })
 const { id, desk } = defineProps<{ id: string; desk: Schemas['DeskView'] }>()
 
+/** As it stands in a letter. */
+const LIST_FIELD = '{' + '{list}' + '}'
+
 const queries = useQueryClient()
 const { colleagues } = useColleagues()
 const {
@@ -124,6 +127,20 @@ async function save() {
         days.
       </p>
 
+      <h3>What it is called to the people on it</h3>
+      <p>
+        <InputText
+          v-model="draft.called"
+          maxlength="200"
+          placeholder="such as: your hearing check"
+          aria-label="What the list is called to the people on it"
+          class="called"
+        />
+        <span class="quiet">
+          where a letter says <code>{{ LIST_FIELD }}</code></span
+        >
+      </p>
+
       <h3>Held back, with the reason</h3>
       <p>
         Who has an appointment within
@@ -209,6 +226,10 @@ async function save() {
 </template>
 
 <style scoped>
+.called {
+  width: 280px;
+}
+
 h3 {
   margin: 10px 0 4px;
   font-size: 1em;

@@ -49,11 +49,11 @@ async function practice(roles: string[], loads: object[] = LOADS) {
 describe('the parts of the practice', () => {
   it.each([
     [['MANAGER'], ['Levels over time', 'Workload', 'Audit log']],
-    [['COORDINATOR'], ['Levels over time', 'Workload', 'Outcomes']],
-    [['ADMINISTRATOR'], ['Accounts', 'Audit log']],
+    [['COORDINATOR'], ['Levels over time', 'Workload', 'Outcomes', 'Letterhead']],
+    [['ADMINISTRATOR'], ['Letterhead', 'Accounts', 'Audit log']],
     [
       ['COORDINATOR', 'ADMINISTRATOR'],
-      ['Levels over time', 'Workload', 'Outcomes', 'Accounts', 'Audit log'],
+      ['Levels over time', 'Workload', 'Outcomes', 'Letterhead', 'Accounts', 'Audit log'],
     ],
   ])('for %j are %j', async (roles, parts) => {
     const wrapper = await practice(roles)

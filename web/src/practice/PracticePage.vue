@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { AccountsPanel } from '@/accounts'
 import { AuditPanel } from '@/audit'
+import { LetterheadPanel } from '@/exchange'
 import { LevelsPanel } from '@/levels'
 import { OutcomesPanel, WorkloadPanel } from '@/outreach'
 import { useSession, type Role } from '@/session'
@@ -10,7 +11,7 @@ import { computed, ref } from 'vue'
 const session = useSession()
 
 interface Part {
-  id: 'levels' | 'workload' | 'outcomes' | 'accounts' | 'audit'
+  id: 'levels' | 'workload' | 'outcomes' | 'letterhead' | 'accounts' | 'audit'
   name: string
   roles: readonly Role[]
 }
@@ -19,6 +20,7 @@ const PARTS: readonly Part[] = [
   { id: 'levels', name: 'Levels over time', roles: ['COORDINATOR', 'MANAGER'] },
   { id: 'workload', name: 'Workload', roles: ['COORDINATOR', 'MANAGER'] },
   { id: 'outcomes', name: 'Outcomes', roles: ['COORDINATOR'] },
+  { id: 'letterhead', name: 'Letterhead', roles: ['COORDINATOR', 'ADMINISTRATOR'] },
   { id: 'accounts', name: 'Accounts', roles: ['ADMINISTRATOR'] },
   { id: 'audit', name: 'Audit log', roles: ['MANAGER', 'ADMINISTRATOR'] },
 ]
@@ -48,6 +50,7 @@ const shown = computed(() => chosen.value ?? parts.value[0]?.id)
     <LevelsPanel v-if="shown === 'levels'" />
     <WorkloadPanel v-else-if="shown === 'workload'" />
     <OutcomesPanel v-else-if="shown === 'outcomes'" />
+    <LetterheadPanel v-else-if="shown === 'letterhead'" />
     <AccountsPanel v-else-if="shown === 'accounts'" />
     <AuditPanel v-else-if="shown === 'audit'" />
   </div>

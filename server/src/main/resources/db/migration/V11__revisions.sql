@@ -43,3 +43,6 @@ CREATE INDEX written_to_of_set ON written_to (set_id, what, template, on_day);
 
 -- What a list is called among colleagues is not for the people on it.
 UPDATE letter_template SET body = REPLACE(body, ' is due: {{list}}.', ' is due.') WHERE name = 'Recall' AND language = 'en';
+
+-- Who is to check is looked at, and not called.
+UPDATE list_entry SET next_step = 'LOOK' WHERE standing = 'CHECK' AND next_step IN ('CALL', 'LETTER', 'EMAIL', 'MESSAGE');

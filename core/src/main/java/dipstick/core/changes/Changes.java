@@ -18,6 +18,7 @@ import dipstick.core.wording.SentencePrinter;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /**
  * Says why people's places on a list are others than at a reading before. The records of then are gone; so the reading
@@ -89,8 +90,10 @@ public final class Changes {
         Evaluator now = evaluators.apply(after.asOf());
         if (is == Outcome.NO) {
             Optional<Criterion> keptOffBy = Verdict.keptOffBy(now, after, person);
-            boolean asked = keptOffBy.isEmpty() || isAsked(keptOffBy.get());
-            if (asked || isNew(now, person, keptOffBy.get())) {
+            boolean came = keptOffBy.isPresent()
+                    ? isNew(now, person, keptOffBy.get())
+                    : asked().anyMatch(criterion -> isNew(now, person, criterion));
+            if (came) {
                 return records(person, is);
             }
         } else if (turn.isPresent()) {
@@ -120,6 +123,12 @@ public final class Changes {
             }
         }
         return Optional.empty();
+    }
+
+    private Stream<Criterion> asked() {
+        return after.set().shouldHaveInForce().stream()
+                .flatMap(should -> should.of().stream())
+                .filter(criterion -> !criterion.off());
     }
 
     private boolean isAsked(Criterion criterion) {

@@ -23,7 +23,7 @@ import tools.jackson.databind.node.ObjectNode;
 public final class ReadingExport {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
-    private static final Comparator<String> BY_CODE_POINT = (one, other) -> {
+    static final Comparator<String> BY_CODE_POINT = (one, other) -> {
         int[] left = one.codePoints().toArray();
         int[] right = other.codePoints().toArray();
         return Arrays.compare(left, right);

@@ -8,6 +8,7 @@ import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.exchange.Letters.LeftOut;
 import dipstick.server.exchange.WrittenTo.What;
 import dipstick.server.outreach.Desk;
+import dipstick.server.outreach.Listed;
 import dipstick.server.paper.Paper;
 import dipstick.server.practice.Today;
 import dipstick.server.records.Views;
@@ -111,6 +112,7 @@ class ExportController {
      * @param template of letters
      * @param reason why contact details are taken out; may be empty where there are none
      * @param again whether it goes also to those to whom the same went within the contact plan's step
+     * @param toCheck whether those are among them who are to check and not on the list: only for who may change the list
      */
     record Wanted(
             @NotNull Format format,
@@ -118,7 +120,8 @@ class ExportController {
             @NotNull @Size(max = 40) List<Column> columns,
             @NotNull @Size(max = 100) String template,
             @NotNull @Size(max = 400) String reason,
-            Optional<Boolean> again) {}
+            Optional<Boolean> again,
+            Optional<Boolean> toCheck) {}
 
     /**
      * @param people to how many it would go
@@ -131,6 +134,7 @@ class ExportController {
     @PostMapping("/check")
     PaperCheck check(@PathVariable String set, @Valid @RequestBody Wanted wanted) {
         sharing.require(set, Right.WORK);
+        requireForToCheck(set, wanted);
         Letters.Run run = run(set, wanted, outgoing(set, wanted));
         int withoutAgain = letters.write(order(set, wanted, outgoing(set, wanted), true))
                 .leftOut()
@@ -149,6 +153,7 @@ class ExportController {
         boolean contact =
                 wanted.format().isContact() || wanted.columns().stream().anyMatch(Column::isContact);
         sharing.require(set, contact ? Right.WORK : Right.VIEW);
+        requireForToCheck(set, wanted);
         if (contact && wanted.reason().isBlank()) {
             throw Problems.refused(
                     HttpStatus.UNPROCESSABLE_CONTENT,
@@ -190,6 +195,13 @@ class ExportController {
                 .body(bytes);
     }
 
+    /** Who is to check is not called or written to by mistake, and taken out only by who may change the list. */
+    private void requireForToCheck(String set, Wanted wanted) {
+        if (wanted.toCheck().orElse(false)) {
+            sharing.require(set, Right.CHANGE);
+        }
+    }
+
     /** What was printed for people counts as gone to them: nobody knows better whether it was posted. */
     private void remember(String set, Wanted wanted, Outgoing out) {
         if (wanted.format() == Format.LETTERS || wanted.format() == Format.LABELS) {
@@ -208,11 +220,15 @@ class ExportController {
         Population records = views.current().population();
         String list = sets.getInForce(set).publishedName();
         return new Outgoing(
-                list,
-                desk.listed(set, wanted.people()),
-                records,
-                DayWords.day(today.day()),
-                footer.of(list, wanted.reason()));
+                list, listed(set, wanted), records, DayWords.day(today.day()), footer.of(list, wanted.reason()));
+    }
+
+    /** Of a table, without those who are to check unless they are wanted; elsewhere they are left out by name. */
+    private List<Listed> listed(String set, Wanted wanted) {
+        boolean all = wanted.format().isContact() || wanted.toCheck().orElse(false);
+        return desk.listed(set, wanted.people()).stream()
+                .filter(one -> all || !one.isToCheck())
+                .toList();
     }
 
     private Letters.Run run(String set, Wanted wanted, Outgoing out) {
@@ -226,8 +242,9 @@ class ExportController {
             case CALL_SHEET -> What.CALL;
             case LABELS, CSV, XLSX -> What.LABEL;
         };
-        String template = what == What.LETTER || what == What.EMAIL ? wanted.template() : "";
-        return new Letters.Order(template, what, set, out.people(), out.records(), again);
+        String template = what.isWritten() ? wanted.template() : "";
+        boolean toCheck = wanted.toCheck().orElse(false);
+        return new Letters.Order(template, what, set, out.people(), out.records(), again, toCheck);
     }
 
     private byte[] letters(Letters.Run run, Outgoing out) {

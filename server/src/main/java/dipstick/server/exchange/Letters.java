@@ -68,8 +68,16 @@ public class Letters {
      *
      * @param set the id of the list
      * @param again whether it goes also to those to whom the same went within the contact plan's step
+     * @param toCheck whether it goes also to those who are to check
      */
-    record Order(String template, What what, String set, List<Listed> people, Population records, boolean again) {}
+    record Order(
+            String template,
+            What what,
+            String set,
+            List<Listed> people,
+            Population records,
+            boolean again,
+            boolean toCheck) {}
 
     List<LetterTemplate> all() {
         return templates.templates();
@@ -134,6 +142,7 @@ public class Letters {
             throws NotWritten {
         String id = one.person().id();
         refuse(one.inTheWay());
+        refuse(one.isToCheck() && !order.toCheck() ? "Is to check, not on the list: look at the record first." : "");
         if (order.what() == What.CALL) {
             refuse(unprintable(one.person().name() + one.why() + one.lastAttempt(), "what is known of them"));
             return new Written(one, List.of(), "", NOTHING);

@@ -67,7 +67,8 @@ class MailController {
             @NotEmpty @Size(max = 2000) List<String> people,
             @NotBlank @Size(max = 100) String template,
             @NotBlank @Size(max = 400) String reason,
-            Optional<Boolean> again) {}
+            Optional<Boolean> again,
+            Optional<Boolean> toCheck) {}
 
     /**
      * @param sent the people to whom it went
@@ -92,7 +93,7 @@ class MailController {
 
     @PostMapping("/api/lists/{set}/out/mail")
     Mailed send(@PathVariable String set, @Valid @RequestBody Mailing mailing) {
-        sharing.require(set, Right.WORK);
+        sharing.require(set, mailing.toCheck().orElse(false) ? Right.CHANGE : Right.WORK);
         if (!mail.isReady()) {
             throw Problems.refused(
                     HttpStatus.CONFLICT,
@@ -105,7 +106,8 @@ class MailController {
                 sets.getInForce(set).id(),
                 desk.listed(set, mailing.people()),
                 views.current().population(),
-                mailing.again().orElse(false)));
+                mailing.again().orElse(false),
+                mailing.toCheck().orElse(false)));
         Mailed mailed = send(set, mailing.template(), run);
         audit.record(
                 Act.LIST_EXPORTED,

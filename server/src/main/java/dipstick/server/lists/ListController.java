@@ -4,6 +4,7 @@ import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
+import dipstick.core.export.ListLayout;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.audit.Act;
@@ -14,13 +15,19 @@ import dipstick.server.criteria.SavedSet;
 import dipstick.server.outreach.ListedPeople;
 import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PersonView;
+import dipstick.server.readings.DialSetting;
 import dipstick.server.readings.ListCriteria;
+import dipstick.server.readings.Readings;
+import dipstick.server.readings.TakenReading;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import dipstick.server.web.Problems;
+import io.swagger.v3.oas.annotations.Parameter;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import org.springframework.http.ContentDisposition;
@@ -28,6 +35,7 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -43,6 +51,7 @@ class ListController {
 
     private final CriteriaSets sets;
     private final ListCriteria criteria;
+    private final Readings readings;
     private final Evaluators evaluators;
     private final PeopleReader people;
     private final ListedPeople listed;
@@ -53,6 +62,7 @@ class ListController {
     ListController(
             CriteriaSets sets,
             ListCriteria criteria,
+            Readings readings,
             Evaluators evaluators,
             PeopleReader people,
             ListedPeople listed,
@@ -61,6 +71,7 @@ class ListController {
             AuditLog audit) {
         this.sets = sets;
         this.criteria = criteria;
+        this.readings = readings;
         this.listed = listed;
         this.sharing = sharing;
         this.accounts = accounts;
@@ -70,6 +81,8 @@ class ListController {
     }
 
     /**
+     * @param readOn the day of the reading that these numbers are of; nothing where they are of now
+     * @param dials as they are set for the list
      * @param problem why the set cannot be evaluated over the records of now; empty where it can
      */
     record ListSummary(
@@ -81,9 +94,24 @@ class ListController {
             int has,
             int eligible,
             boolean shouldHave,
+            Optional<String> readOn,
+            List<DialSetting> dials,
             String problem) {}
 
-    record ListPage(String id, String name, String purpose, String asOf, List<ListRow> rows) {}
+    /**
+     * @param dials as they are set for the list, or for this look at it
+     * @param show the columns that the set shows besides, in their order, and {@code all} how many there are on it whom
+     *     whoever asks may not see too
+     */
+    record ListPage(
+            String id,
+            String name,
+            String purpose,
+            String asOf,
+            List<DialSetting> dials,
+            List<String> show,
+            int all,
+            List<ListRow> rows) {}
 
     @GetMapping
     List<ListSummary> all() {
@@ -94,30 +122,63 @@ class ListController {
                 .toList();
     }
 
+    /**
+     * The list as of a day.
+     *
+     * @param parameters {@code asOf}, and any number of {@code dial} as NAME=VALUE, for this look alone
+     */
     @GetMapping("/{id}")
-    ListPage list(@PathVariable String id, @RequestParam Optional<LocalDate> asOf) {
+    ListPage list(
+            @PathVariable String id,
+            @RequestParam Optional<LocalDate> asOf,
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> parameters) {
         sharing.require(id, Right.VIEW);
         SavedSet saved = sets.getInForce(id);
         Evaluator evaluator = evaluators.asOf(asOf);
-        CriteriaSet set = read(saved, evaluator);
+        CriteriaSet set = read(saved, settings(parameters), evaluator);
         audit.record(Act.LIST_READ, id);
+        Rows rows = rows(evaluator, set);
         return new ListPage(
-                id, saved.publishedName(), set.purpose(), evaluator.asOf().toString(), rows(evaluator, set));
+                id,
+                saved.publishedName(),
+                set.purpose(),
+                evaluator.asOf().toString(),
+                criteria.settings(saved, set, evaluator.population().personFields()),
+                rows.header(),
+                rows.all(),
+                rows.seen());
+    }
+
+    private static Map<String, String> settings(MultiValueMap<String, String> parameters) {
+        Map<String, String> settings = new LinkedHashMap<>();
+        for (String dial : parameters.getOrDefault("dial", List.of())) {
+            int equals = dial.indexOf('=');
+            if (equals > 0) {
+                settings.put(dial.substring(0, equals), dial.substring(equals + 1));
+            }
+        }
+        return settings;
     }
 
     @GetMapping(value = "/{id}/csv", produces = "text/csv")
-    ResponseEntity<byte[]> csv(@PathVariable String id, @RequestParam Optional<LocalDate> asOf) {
+    ResponseEntity<byte[]> csv(
+            @PathVariable String id,
+            @RequestParam Optional<LocalDate> asOf,
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> parameters) {
         sharing.require(id, Right.VIEW);
         Evaluator evaluator = evaluators.asOf(asOf);
         SavedSet saved = sets.getInForce(id);
-        String csv = ListCsv.of(rows(evaluator, read(saved, evaluator)), evaluator.population());
-        audit.record(Act.LIST_EXPORTED, id + " as of " + evaluator.asOf());
+        Map<String, String> settings = settings(parameters);
+        Rows rows = rows(evaluator, read(saved, settings, evaluator));
+        String csv = ListCsv.of(rows.header(), rows.seen(), evaluator.population());
+        audit.record(
+                Act.LIST_EXPORTED, id + " as of " + evaluator.asOf() + (settings.isEmpty() ? "" : " with " + settings));
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.attachment()
-                                .filename(id + "-" + evaluator.asOf() + ".csv", StandardCharsets.UTF_8)
+                                .filename("list-" + id + "-" + evaluator.asOf() + ".csv", StandardCharsets.UTF_8)
                                 .build()
                                 .toString())
                 .body(csv.getBytes(StandardCharsets.UTF_8));
@@ -128,7 +189,7 @@ class ListController {
     PersonView person(@PathVariable String id, @PathVariable String person, @RequestParam Optional<LocalDate> asOf) {
         sharing.require(id, Right.VIEW);
         Evaluator evaluator = evaluators.asOf(asOf);
-        CriteriaSet set = read(sets.getInForce(id), evaluator);
+        CriteriaSet set = read(sets.getInForce(id), Map.of(), evaluator);
         OptionalInt number = evaluator.population().find(person);
         boolean onIt =
                 number.isPresent() && evaluator.read(set).list().possible().get(number.getAsInt());
@@ -136,19 +197,38 @@ class ListController {
         return people.read(person, evaluator, set);
     }
 
-    /** Those whom whoever asks may see. */
-    private List<ListRow> rows(Evaluator evaluator, CriteriaSet set) {
+    /**
+     * A list in the order that its set gives it.
+     *
+     * @param header of the columns that the set shows besides, and {@code all} how many are on it
+     * @param seen those whom whoever asks may see
+     */
+    private record Rows(List<String> header, int all, List<ListRow> seen) {}
+
+    private Rows rows(Evaluator evaluator, CriteriaSet set) {
         Reading reading = evaluator.read(set);
         Colleague here = accounts.here();
-        return evaluator.members(reading).stream()
-                .map(member -> ListRow.of(reading, member))
-                .filter(row -> here.maySeePeopleOf(row.person().provider()))
+        ListLayout layout = new ListLayout(set, evaluator.population());
+        List<ListRow> all = layout.ordered(evaluator.members(reading)).stream()
+                .map(member -> ListRow.of(reading, member, layout))
                 .toList();
+        return new Rows(
+                layout.header(),
+                all.size(),
+                all.stream()
+                        .filter(row -> here.maySeePeopleOf(row.person().provider()))
+                        .toList());
     }
 
+    /** By its last reading, as the desk is; where there is none of what is published, by the records of now. */
     private ListSummary summary(SavedSet saved, Evaluator evaluator) {
+        Optional<TakenReading> last = readings.latest(saved.id()).filter(one -> one.version() == saved.version());
         try {
-            Reading reading = evaluator.read(readOrSay(saved, evaluator));
+            CriteriaSet set = readOrSay(saved, evaluator);
+            if (last.isPresent()) {
+                return summary(saved, set, last.get(), evaluator);
+            }
+            Reading reading = evaluator.read(set);
             return new ListSummary(
                     saved.id(),
                     saved.publishedName(),
@@ -158,17 +238,41 @@ class ListController {
                     reading.eligibleAndHas().yesCount(),
                     reading.eligible().yesCount(),
                     reading.set().shouldHaveInForce().isPresent(),
+                    Optional.empty(),
+                    criteria.settings(saved, set, evaluator.population().personFields()),
                     "");
         } catch (InvalidCriteria invalid) {
-            return new ListSummary(saved.id(), saved.publishedName(), "", 0, 0, 0, 0, false, WRONG);
+            return new ListSummary(
+                    saved.id(), saved.publishedName(), "", 0, 0, 0, 0, false, Optional.empty(), List.of(), WRONG);
         }
     }
 
-    private CriteriaSet read(SavedSet saved, Evaluator evaluator) {
+    private ListSummary summary(SavedSet saved, CriteriaSet set, TakenReading last, Evaluator evaluator) {
+        return new ListSummary(
+                saved.id(),
+                saved.publishedName(),
+                set.purpose(),
+                last.onList(),
+                last.toCheck(),
+                last.has(),
+                last.eligible(),
+                set.shouldHaveInForce().isPresent(),
+                Optional.of(last.asOf().toString()),
+                criteria.settings(saved, set, evaluator.population().personFields()),
+                "");
+    }
+
+    private CriteriaSet read(SavedSet saved, Map<String, String> settings, Evaluator evaluator) {
         try {
-            return readOrSay(saved, evaluator);
+            return criteria.of(saved, settings, evaluator.population().personFields());
         } catch (InvalidCriteria invalid) {
-            throw Problems.refused(HttpStatus.UNPROCESSABLE_CONTENT, "invalid-criteria", WRONG);
+            throw Problems.refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "invalid-criteria",
+                    settings.isEmpty()
+                            ? WRONG
+                            : "The list cannot be looked at with these settings: "
+                                    + ListCriteria.firstProblem(invalid));
         }
     }
 

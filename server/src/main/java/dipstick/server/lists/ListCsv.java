@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -19,48 +20,57 @@ final class ListCsv {
     /** What tells a spreadsheet that the file is UTF-8. */
     private static final String BYTE_ORDER_MARK = "\uFEFF";
 
+    private static final List<String> OWN = List.of(
+            "id",
+            "state",
+            "due_on",
+            "band",
+            "overdue_days",
+            "family_name",
+            "given_name",
+            "birth_date",
+            "provider",
+            "site",
+            "do_not_contact");
+
     private ListCsv() {}
 
     /** In the order of the rows. */
-    static String of(List<ListRow> rows, Population records) {
+    static String of(List<String> shown, List<ListRow> rows, Population records) {
         StringWriter text = new StringWriter();
         text.write(BYTE_ORDER_MARK);
         try (CsvWriter csv =
                 CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(text)) {
-            csv.writeRecord(
-                    "id",
-                    "state",
-                    "due_on",
-                    "band",
-                    "overdue_days",
-                    "family_name",
-                    "given_name",
-                    "birth_date",
-                    "provider",
-                    "site",
-                    "do_not_contact");
-            rows.forEach(row -> csv.writeRecord(cells(row, records)));
+            csv.writeRecord(Stream.concat(
+                            OWN.stream(),
+                            shown.stream()
+                                    .filter(column -> !OWN.contains(column))
+                                    .map(SafeCell::of))
+                    .toList());
+            rows.forEach(row -> csv.writeRecord(cells(shown, row, records)));
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
         return text.toString();
     }
 
-    private static List<String> cells(ListRow row, Population records) {
+    private static List<String> cells(List<String> shown, ListRow row, Population records) {
         PersonLine person = row.person();
-        return Stream.of(
-                        person.id(),
-                        row.state().word(),
-                        row.due(),
-                        row.band(),
-                        row.overdueDays().map(String::valueOf).orElse(""),
-                        PersonLine.field(records, person.id(), "family_name"),
-                        PersonLine.field(records, person.id(), "given_name"),
-                        PersonLine.birthDate(records, person.id()),
-                        person.provider(),
-                        person.site(),
-                        person.doNotContact() ? "yes" : "")
-                .map(SafeCell::of)
-                .toList();
+        Stream<String> besides = IntStream.range(0, shown.size())
+                .filter(column -> !OWN.contains(shown.get(column)))
+                .mapToObj(row.shown()::get);
+        Stream<String> own = Stream.of(
+                person.id(),
+                row.state().word(),
+                row.due(),
+                row.band(),
+                row.overdueDays().map(String::valueOf).orElse(""),
+                PersonLine.field(records, person.id(), "family_name"),
+                PersonLine.field(records, person.id(), "given_name"),
+                PersonLine.birthDate(records, person.id()),
+                person.provider(),
+                person.site(),
+                person.doNotContact() ? "yes" : "");
+        return Stream.concat(own, besides).map(SafeCell::of).toList();
     }
 }

@@ -4,9 +4,11 @@ import dipstick.core.evaluate.Due;
 import dipstick.core.evaluate.ListMember;
 import dipstick.core.evaluate.ListMember.State;
 import dipstick.core.evaluate.Reading;
+import dipstick.core.export.ListLayout;
 import dipstick.core.export.ReadingExport;
 import dipstick.server.people.PersonLine;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -14,9 +16,11 @@ import java.util.Optional;
  *
  * @param due a date, "never", or empty where there is no due date
  * @param overdueDays days since the due date, negative before it; nothing without one
+ * @param shown what the set shows besides, in the order of its header
  */
-record ListRow(PersonLine person, State state, String due, Optional<Long> overdueDays, String band) {
-    static ListRow of(Reading reading, ListMember member) {
+record ListRow(
+        PersonLine person, State state, String due, Optional<Long> overdueDays, String band, List<String> shown) {
+    static ListRow of(Reading reading, ListMember member, ListLayout layout) {
         return new ListRow(
                 PersonLine.of(reading.records(), member.person(), reading.asOf()),
                 member.state(),
@@ -24,6 +28,7 @@ record ListRow(PersonLine person, State state, String due, Optional<Long> overdu
                 member.due() instanceof Due.On(var day)
                         ? Optional.of(ChronoUnit.DAYS.between(day, reading.asOf()))
                         : Optional.empty(),
-                member.band().orElse(""));
+                member.band().orElse(""),
+                layout.cells(member));
     }
 }

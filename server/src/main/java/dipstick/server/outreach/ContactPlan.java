@@ -38,9 +38,14 @@ record ContactPlan(
     /** What is to be done, and on which day. */
     record Next(Step step, LocalDate on) {}
 
-    /** The first step for somebody who joined. */
-    Next first(LocalDate joined) {
-        return planned(steps.getFirst(), joined);
+    /** The first step for somebody who is on the list, or to check, from a day on: who is to check is looked at, not called. */
+    Next first(Entry.Standing standing, LocalDate on) {
+        return moved(standing, 0, on);
+    }
+
+    /** The step for somebody who goes from one of the two piles to the other, from a day on: the plan goes on. */
+    Next moved(Entry.Standing to, int stepsDone, LocalDate on) {
+        return to == Entry.Standing.CHECK ? new Next(Step.LOOK, on) : from(stepsDone, on, false);
     }
 
     /** @param stepsDone how many steps are behind them, with the one that this came of */

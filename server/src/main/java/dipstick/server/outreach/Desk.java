@@ -1,5 +1,6 @@
 package dipstick.server.outreach;
 
+import dipstick.core.evaluate.ListMember;
 import dipstick.core.population.Population;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
@@ -26,8 +27,10 @@ import org.springframework.stereotype.Service;
 @Service
 public class Desk {
     /** As everywhere, also at the command line (criteria.md section 5). */
-    private static final Map<Entry.Standing, String> STATE_WORDS =
-            Map.of(Entry.Standing.ON, "on", Entry.Standing.CHECK, "check", Entry.Standing.OFF, "off");
+    private static final Map<Entry.Standing, String> STATE_WORDS = Map.of(
+            Entry.Standing.ON, ListMember.State.ON.word(),
+            Entry.Standing.CHECK, ListMember.State.CHECK.word(),
+            Entry.Standing.OFF, "off");
 
     /** Those who are done with, or left, are shown so long. */
     private static final int DAYS_SHOWN = 60;

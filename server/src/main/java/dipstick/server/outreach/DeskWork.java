@@ -238,6 +238,7 @@ class DeskWork {
                     .filter(AttemptOutcome::inUse)
                     .orElseThrow(() -> new Refused("There is no outcome “" + work.outcome() + "” any more."));
             refuseIfAside(entry);
+            refuseToCheck(entry);
             List<Entry> settled = new ArrayList<>();
             if (entry.isOpen()) {
                 settled.add(entry);
@@ -245,6 +246,7 @@ class DeskWork {
             if (work.everywhere()) {
                 entries.ofPerson(entry.person()).stream()
                         .filter(other -> other.isOpen() && !other.setId().equals(set))
+                        .filter(other -> other.standing() == Entry.Standing.ON)
                         .filter(other -> sharing.here(other.setId()).includes(Right.WORK))
                         .forEach(settled::add);
             }
@@ -253,11 +255,13 @@ class DeskWork {
             for (Entry one : settled) {
                 ContactPlan plan = manners.of(one.setId()).plan();
                 int stepsDone = plan.stepsDone(outcome.effect(), one.stepsDone());
+                ContactPlan.Next planned = plan.after(outcome.effect(), stepsDone, day);
                 ContactPlan.Next next = one.setId().equals(set) && work.step() != Step.NONE
-                        ? new ContactPlan.Next(
-                                work.step(),
-                                day(plan.after(outcome.effect(), stepsDone, day).on()))
-                        : plan.after(outcome.effect(), stepsDone, day);
+                        ? new ContactPlan.Next(work.step(), day(planned.on()))
+                        // Having been called once does not put somebody who is to check onto the list.
+                        : one.standing() == Entry.Standing.CHECK
+                                ? new ContactPlan.Next(Step.LOOK, planned.on())
+                                : planned;
                 change(id, one, one.with(Entry.State.IN_PROGRESS, next, stepsDone, day));
             }
             attempts.write(
@@ -303,7 +307,8 @@ class DeskWork {
                 throw new Refused("Only who was closed by a colleague can be opened again.");
             }
             long id = log(entry, DeskAct.Kind.REOPENED, work.words(), handBefore);
-            ContactPlan.Next next = new ContactPlan.Next(Step.CALL, day);
+            Step step = entry.standing() == Entry.Standing.CHECK ? Step.LOOK : Step.CALL;
+            ContactPlan.Next next = new ContactPlan.Next(step, day);
             change(id, entry, entry.with(Entry.State.IN_PROGRESS, next, entry.stepsDone(), day));
         }
 
@@ -348,6 +353,17 @@ class DeskWork {
                 SetAside one = aside.get();
                 throw new Refused("This person is set aside: " + one.words(accounts.displayName(one.account()))
                         + ". Bring them back first; nothing was saved.");
+            }
+        }
+
+        /** Who is to check is called only by who may change the list, on purpose. */
+        private void refuseToCheck(Entry entry) throws Refused {
+            if (entry.isOpen()
+                    && entry.standing() == Entry.Standing.CHECK
+                    && !sharing.here(set).includes(Right.CHANGE)) {
+                throw new Refused("This person is to check, not on the list: the records do not say enough. Look at the"
+                        + " record first; whoever may change the list can have them called all the same. Nothing was"
+                        + " saved.");
             }
         }
 

@@ -108,6 +108,25 @@ record Entry(
                 revision, changedOn);
     }
 
+    /** On the list from now on, or to check; what colleagues did stays. */
+    Entry movedPile(LocalDate on, ContactPlan.Next next) {
+        return new Entry(
+                id,
+                setId,
+                person,
+                standing,
+                state,
+                dueOn,
+                band,
+                standing == Standing.ON ? on : joinedOn,
+                why,
+                stepsDone,
+                next.step(),
+                next.on().toString(),
+                revision,
+                changedOn);
+    }
+
     Entry rejoined(LocalDate on) {
         return new Entry(
                 id, setId, person, standing, State.TO_CONTACT, dueOn, band, on, why, 0, Step.NONE, "", revision, on);

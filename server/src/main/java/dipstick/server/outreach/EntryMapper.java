@@ -2,7 +2,9 @@ package dipstick.server.outreach;
 
 import dipstick.server.database.Chunks;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -49,11 +51,13 @@ interface EntryMapper {
 
     /** New entries of one list, that all joined on one day; many at once, since a list can be long. */
     default void insertAll(List<Entry> joined) {
-        Chunks.of(joined)
+        // Whoever is to check begins with another step than whoever is on the list.
+        Map<Entry.Standing, List<Entry>> piles = joined.stream().collect(Collectors.groupingBy(Entry::standing));
+        piles.values().stream()
+                .flatMap(Chunks::of)
                 .forEach(some -> insertColumns(
                         some.getFirst(),
                         Chunks.texts(some, Entry::person),
-                        Chunks.texts(some, entry -> entry.standing().name()),
                         Chunks.texts(some, Entry::dueOn),
                         Chunks.texts(some, Entry::band),
                         Chunks.texts(some, Entry::why)));
@@ -61,12 +65,11 @@ interface EntryMapper {
 
     /** @param first for what is the same of all */
     @Insert("""
-            INSERT INTO list_entry (set_id, state, joined_on, steps_done, next_step, next_on, revision, changed_on,
-                person, standing, due_on, band, why)
-            SELECT #{first.setId}, #{first.state}, #{first.joinedOn}, #{first.stepsDone}, #{first.nextStep},
+            INSERT INTO list_entry (set_id, standing, state, joined_on, steps_done, next_step, next_on, revision,
+                changed_on, person, due_on, band, why)
+            SELECT #{first.setId}, #{first.standing}, #{first.state}, #{first.joinedOn}, #{first.stepsDone}, #{first.nextStep},
                 #{first.nextOn}, #{first.revision}, #{first.changedOn}, * FROM UNNEST(
                 CAST(#{persons, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
-                CAST(#{standings, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
                 CAST(#{dues, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
                 CAST(#{bands, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
                 CAST(#{whys, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY))
@@ -74,7 +77,6 @@ interface EntryMapper {
     int insertColumns(
             @Param("first") Entry first,
             @Param("persons") String[] persons,
-            @Param("standings") String[] standings,
             @Param("dues") String[] dues,
             @Param("bands") String[] bands,
             @Param("whys") String[] whys);

@@ -113,7 +113,7 @@ class ListKeeper {
             TakenReading reading, ReadMember member, Map<String, ReadChange> changes, ContactPlan plan) {
         String why = why(changes, member.person(), member.why());
         Entry joined = Entry.joined(reading.setId(), member.person(), standing(member), reading.asOf(), why);
-        return joined.with(joined.state(), plan.first(reading.asOf()), 0, reading.asOf())
+        return joined.with(joined.state(), plan.first(joined.standing(), reading.asOf()), 0, reading.asOf())
                 .asRead(member.dueOn(), member.band());
     }
 
@@ -132,7 +132,10 @@ class ListKeeper {
         Entry after = before.standing(standing(member), why);
         if (back) {
             after = after.rejoined(reading.asOf())
-                    .with(Entry.State.TO_CONTACT, plan.first(reading.asOf()), 0, reading.asOf());
+                    .with(Entry.State.TO_CONTACT, plan.first(standing(member), reading.asOf()), 0, reading.asOf());
+        } else if (after.isOpen()) {
+            // From one pile to the other: whoever comes onto the list joins it now.
+            after = after.movedPile(reading.asOf(), plan.moved(standing(member), after.stepsDone(), reading.asOf()));
         }
         entries.update(after);
         DeskAct.Kind kind = back

@@ -1,5 +1,6 @@
 package dipstick.server.outreach;
 
+import dipstick.core.evaluate.ListMember;
 import dipstick.server.people.PersonLine;
 
 /**
@@ -24,4 +25,9 @@ public record Listed(
         String joinedOn,
         String alsoOn,
         String heldBack,
-        String inTheWay) {}
+        String inTheWay) {
+    /** Whether the records do not say if they belong on the list. */
+    public boolean isToCheck() {
+        return standing.equals(ListMember.State.CHECK.word());
+    }
+}

@@ -52,7 +52,10 @@ class Manners {
         for (Entry entry : entries.ofSet(set)) {
             if (entry.state() == Entry.State.TO_CONTACT) {
                 Entry planned = entry.with(
-                        entry.state(), manner.plan().first(entry.joinedOn()), entry.stepsDone(), entry.changedOn());
+                        entry.state(),
+                        manner.plan().first(entry.standing(), entry.joinedOn()),
+                        entry.stepsDone(),
+                        entry.changedOn());
                 if (!planned.equals(entry)) {
                     entries.update(planned);
                 }

@@ -78,7 +78,8 @@ class MyDayController {
     /** @param mention the lists that they are on, each with why */
     record ComingIn(PersonLine person, String when, boolean today, List<Mention> mention) {}
 
-    record Mention(String set, String list, String why) {}
+    /** @param toCheck whether they are to check, and not on it */
+    record Mention(String set, String list, String why, boolean toCheck) {}
 
     record MyDay(
             List<DueFollowUp> followUps, List<Joined> joined, List<HandedOver> handedOver, List<ComingIn> comingIn) {}
@@ -97,7 +98,7 @@ class MyDayController {
         Population records = seen.records();
         return new MyDay(
                 due(who, records),
-                joined(open, lists),
+                joined(who, open, lists),
                 handedOver(who, open, lists, records),
                 comingIn(who, open, lists, records));
     }
@@ -116,10 +117,12 @@ class MyDayController {
                 .toList();
     }
 
-    private List<Joined> joined(List<Entry> open, Map<String, SavedSet> lists) {
+    private List<Joined> joined(Colleague who, List<Entry> open, Map<String, SavedSet> lists) {
         LocalDate since = today.day().minusDays(DAYS_JOINED);
         Map<String, Long> people = open.stream()
-                .filter(entry -> entry.joinedOn().isAfter(since))
+                .filter(entry -> entry.standing() == Entry.Standing.ON
+                        && entry.joinedOn().isAfter(since))
+                .filter(entry -> seen.maySee(who, entry.person()))
                 .collect(Collectors.groupingBy(Entry::setId, TreeMap::new, Collectors.counting()));
         return people.entrySet().stream()
                 .map(one -> new Joined(
@@ -177,7 +180,8 @@ class MyDayController {
                                             .map(entry -> new Mention(
                                                     entry.setId(),
                                                     lists.get(entry.setId()).publishedName(),
-                                                    reasons.why(lists.get(entry.setId()), id)))
+                                                    reasons.why(lists.get(entry.setId()), id),
+                                                    entry.standing() == Entry.Standing.CHECK))
                                             .toList())));
         });
         return coming.values().stream()

@@ -1,12 +1,18 @@
 package dipstick.server.readings;
 
 import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.Dial;
 import dipstick.core.criteria.InvalidCriteria;
+import dipstick.core.criteria.Problem;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.records.Fields;
+import dipstick.core.wording.DialWords;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.SavedSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -24,6 +30,39 @@ public class ListCriteria {
     /** @throws InvalidCriteria where they do not fit records with these person fields */
     public CriteriaSet of(SavedSet list, Fields fields) throws InvalidCriteria {
         return sets.read(list.json(), plans.of(list.id()).dials(), fields);
+    }
+
+    /** The criteria with dials set for one look at the list alone; the others as they are turned for it. */
+    public CriteriaSet of(SavedSet list, Map<String, String> settings, Fields fields) throws InvalidCriteria {
+        Map<String, String> all = new HashMap<>(plans.of(list.id()).dials());
+        all.putAll(settings);
+        return sets.read(list.json(), all, fields);
+    }
+
+    /** The first thing that is wrong, in a sentence. */
+    public static String firstProblem(InvalidCriteria invalid) {
+        return invalid.problems().values().stream()
+                .flatMap(List::stream)
+                .findFirst()
+                .map(Problem::message)
+                .orElse("they do not fit.");
+    }
+
+    /** What the dials of a list are set to, in words. */
+    public List<DialSetting> settings(SavedSet list, CriteriaSet read, Fields fields) {
+        Map<String, Dial.Value> defaults = new HashMap<>();
+        try {
+            sets.read(list.json(), Map.of(), fields).dials().forEach(dial -> defaults.put(dial.name(), dial.value()));
+        } catch (InvalidCriteria fitNoMore) {
+            throw new IllegalStateException("Criteria that were just read cannot be read", fitNoMore);
+        }
+        return read.dials().stream()
+                .map(dial -> new DialSetting(
+                        dial.name(),
+                        dial.label(),
+                        DialWords.of(dial.value()),
+                        !dial.value().equals(defaults.get(dial.name()))))
+                .toList();
     }
 
     /** The criteria as they were at a reading, with the dials of then; nothing where they fit the records no more. */

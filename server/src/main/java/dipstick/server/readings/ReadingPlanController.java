@@ -2,6 +2,7 @@ package dipstick.server.readings;
 
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.practice.Today;
+import dipstick.server.records.ValueCounts.ValueCount;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import dipstick.server.web.EntityTag;
@@ -13,11 +14,13 @@ import jakarta.validation.constraints.Pattern;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalTime;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
@@ -44,6 +47,7 @@ class ReadingPlanController {
     /**
      * @param at a time of day, such as 06:00
      * @param dials the dials that the set has, as in its document
+     * @param values on record that may be chosen for a dial, most frequent first, by its name
      * @param turned those that are not at their default, by name
      * @param next the instant of the next reading; nothing where there is none
      */
@@ -53,6 +57,7 @@ class ReadingPlanController {
             int dayOfMonth,
             String at,
             JsonNode dials,
+            Map<String, List<ValueCount>> values,
             Map<String, String> turned,
             Optional<String> next,
             int revision) {}
@@ -77,6 +82,7 @@ class ReadingPlanController {
                 plan.schedule().dayOfMonth(),
                 plan.schedule().at().toString(),
                 sets.getInForce(set).json().path("dials"),
+                plans.values(set),
                 plan.dials(),
                 plan.schedule().nextDue(today.now(), today.zone()).map(Instant::toString),
                 plan.revision());
@@ -94,5 +100,22 @@ class ReadingPlanController {
                 change.turned(),
                 EntityTag.number(ifMatch) + 1));
         return get(set);
+    }
+
+    /** @param turned the dials as they would be, by name */
+    record Trial(@NotNull Map<String, String> turned) {}
+
+    /**
+     * What a list would be.
+     *
+     * @param doubts what is nowhere on record, in sentences
+     */
+    record Tried(int on, int toCheck, int onNow, int toCheckNow, List<String> doubts) {}
+
+    /** What turning the dials so would do, before it is done. */
+    @PostMapping("/trial")
+    Tried trial(@PathVariable String set, @Valid @RequestBody Trial trial) {
+        sharing.require(set, Right.VIEW);
+        return plans.tried(set, trial.turned());
     }
 }

@@ -35,6 +35,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -168,6 +169,14 @@ public class Readings {
         if (!change.people().isEmpty() && change.broughtIn()) {
             sets.inForce().forEach(set -> takeByItself(set, TakenReading.Occasion.RECORDS_CAME, false));
         }
+    }
+
+    /** A list whose dials are turned is read with them at once, so that it is the same wherever it is shown. */
+    @TransactionalEventListener
+    void after(DialsTurned turned) {
+        sets.inForce().stream()
+                .filter(set -> set.id().equals(turned.set()))
+                .forEach(set -> takeByItself(set, TakenReading.Occasion.DIALS_TURNED, false));
     }
 
     /** The lists of the sets that were published, and of those that name them. */

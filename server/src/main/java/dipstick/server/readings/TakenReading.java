@@ -34,6 +34,7 @@ public record TakenReading(
         BY_HAND,
         RECORDS_CAME,
         PUBLISHED,
+        DIALS_TURNED,
         SCHEDULED
     }
 }

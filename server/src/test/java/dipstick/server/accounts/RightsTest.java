@@ -52,6 +52,7 @@ class RightsTest {
         "/api/lists-compared?one=none&other=none, GET, CO CA CL MA",
         "/api/lists/none/reading-plan, GET, CO CA CL MA",
         "/api/lists/none/reading-plan, PUT, CO CA CL MA",
+        "/api/lists/none/reading-plan/trial, POST, CO CA CL MA",
         "/api/lists/none/desk, GET, CO CA CL MA",
         "/api/lists/none/desk/people/p1, GET, CO CA CL MA",
         "/api/lists/none/desk/work, POST, CO CA CL MA",

@@ -47,9 +47,10 @@ class ContactPlanTest {
 
     @Test
     void whoever_joins_begins_with_the_first_step() {
-        assertThat(PLAN.first(DAY)).isEqualTo(new ContactPlan.Next(Step.LETTER, DAY));
+        assertThat(PLAN.first(Entry.Standing.ON, DAY)).isEqualTo(new ContactPlan.Next(Step.LETTER, DAY));
         ContactPlan later = new ContactPlan(List.of(new ContactPlan.PlannedStep(Step.CALL, 2)), 0, 0);
-        assertThat(later.first(DAY)).isEqualTo(new ContactPlan.Next(Step.CALL, LocalDate.of(2026, 3, 1)));
+        assertThat(later.first(Entry.Standing.ON, DAY))
+                .isEqualTo(new ContactPlan.Next(Step.CALL, LocalDate.of(2026, 3, 1)));
     }
 
     @Test

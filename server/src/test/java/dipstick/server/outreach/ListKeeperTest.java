@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dipstick.server.People;
 import dipstick.server.RunningServer.Visitor;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -52,12 +54,15 @@ class ListKeeperTest {
     void somebody_to_check_who_is_on_the_list_for_certain_keeps_what_was_done() throws Exception {
         Desks desk = begin("certain", "id,phone,birth_date\ncertain-1,1,\n");
         assertThat(desk.row("certain-1").get("standing").asString()).isEqualTo("CHECK");
-        desk.does("ATTEMPT", "certain-1", "outcome", "\"left-message\"");
-        String next = desk.next("certain-1");
+        assertThat(desk.next("certain-1")).startsWith("LOOK");
+        new Desks(coordinator, "certain").does("ATTEMPT", "certain-1", "outcome", "\"left-message\"");
+        assertThat(desk.next("certain-1")).as("still to check").startsWith("LOOK");
         People.bringIn(coordinator, "PEOPLE", "id,birth_date\ncertain-1,1950\n");
         assertThat(desk.row("certain-1").get("standing").asString()).isEqualTo("ON");
         assertThat(desk.state("certain-1")).isEqualTo("IN_PROGRESS");
-        assertThat(desk.next("certain-1")).as("the plan goes on").isEqualTo(next);
+        assertThat(desk.next("certain-1"))
+                .as("the plan goes on")
+                .isEqualTo("CALL " + LocalDate.now(ZoneId.of("Europe/Lisbon")).plusDays(7));
         assertThat(desk.log("certain-1")).first().asString().startsWith("NOW_ON ");
         People.bringIn(coordinator, "PEOPLE", "id,birth_date\ncertain-1,\n");
         assertThat(desk.row("certain-1").get("standing").asString()).isEqualTo("CHECK");

@@ -7,6 +7,7 @@ import AsOfDate from '@/shell/AsOfDate.vue'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
 import Button from 'primevue/button'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
@@ -14,7 +15,10 @@ import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref, shallowRef } from 'vue'
 import ReadingsDialog from './ReadingsDialog.vue'
-import { byUrgency, rowOf, type Row } from './rows'
+import DialChoices from './DialChoices.vue'
+import DialsSet from './DialsSet.vue'
+import { dialsOf, settingsOf, type Plan } from './readingPlan'
+import { rowOf, type Row } from './rows'
 
 const { id } = defineProps<{ id: string }>()
 
@@ -26,19 +30,35 @@ const person = shallowRef<Schemas['PersonView']>()
 const personShown = ref(false)
 const readingsShown = ref(false)
 
-const address = computed(
-  () => `/api/lists/${encodeURIComponent(id)}?asOf=${encodeURIComponent(asOf.value)}`,
+/** The dials for this look alone; nothing changes for anybody else. */
+const settings = ref<Record<string, string>>({})
+const settingsShown = ref(false)
+const asked = refDebounced(
+  computed(() =>
+    new URLSearchParams([
+      ['asOf', asOf.value],
+      ...Object.entries(settingsOf(settings.value)).map(([name, value]) => [
+        'dial',
+        `${name}=${value}`,
+      ]),
+    ]).toString(),
+  ),
+  250,
 )
-const csvAddress = computed(
-  () => `/api/lists/${encodeURIComponent(id)}/csv?asOf=${encodeURIComponent(asOf.value)}`,
-)
+const base = computed(() => `/api/lists/${encodeURIComponent(id)}`)
+const csvAddress = computed(() => `${base.value}/csv?${asked.value}`)
 
 const { data: list, error } = useQuery({
-  queryKey: computed(() => ['lists', id, asOf.value]),
-  queryFn: () => send<Schemas['ListPage']>(address.value),
+  queryKey: computed(() => ['lists', id, asked.value]),
+  queryFn: () => send<Schemas['ListPage']>(`${base.value}?${asked.value}`),
 })
+const { data: plan } = useQuery({
+  queryKey: computed(() => ['lists', id, 'readings', 'plan']),
+  queryFn: () => send<Plan>(`${base.value}/reading-plan`),
+})
+const dials = computed(() => dialsOf(plan.value))
 
-const all = computed(() => (list.value?.rows ?? []).map(rowOf).sort(byUrgency))
+const all = computed(() => (list.value?.rows ?? []).map(rowOf))
 const rows = computed(() => {
   const words = find.value.trim().toLowerCase()
   return words === '' ? all.value : all.value.filter((row) => row.findable.includes(words))
@@ -48,7 +68,7 @@ const onList = computed(() => all.value.filter((row) => row.state === 'on').leng
 async function open(row: Row) {
   try {
     person.value = await send<Schemas['PersonView']>(
-      `/api/lists/${encodeURIComponent(id)}/people/${encodeURIComponent(row.id)}?asOf=${asOf.value}`,
+      `${base.value}/people/${encodeURIComponent(row.id)}?${asked.value}`,
     )
     personProblem.value = ''
     personShown.value = true
@@ -66,8 +86,18 @@ async function open(row: Row) {
       <span v-if="list" class="grow">
         {{ count(onList) }} on the list<template v-if="all.length > onList"
           >, {{ count(all.length - onList) }} to check</template
+        ><template v-if="list.all > all.length"
+          >; {{ count(all.length) }} of {{ count(list.all) }}: your people</template
         >
       </span>
+      <span v-else-if="!error" class="grow quiet">The list is being read.</span>
+      <Button
+        v-if="dials.length"
+        text
+        label="With other settings"
+        :aria-expanded="settingsShown"
+        @click="settingsShown = !settingsShown"
+      />
       <Button text label="Readings" @click="readingsShown = true" />
       <InputText v-model="find" placeholder="Find a name, phone, provider" aria-label="Find" />
       <a :href="csvAddress" download class="download"><i class="pi pi-download" /> Download CSV</a>
@@ -75,6 +105,11 @@ async function open(row: Row) {
     <p v-if="error || personProblem" class="notice" role="alert">
       {{ error ? sentenceOf(error) : personProblem }}
     </p>
+    <p v-if="settingsShown" class="settings">
+      <DialChoices v-model="settings" of="look" :dials="dials" :values="plan?.values ?? {}" />
+      <span class="quiet">For this look alone; the list stays as it is.</span>
+    </p>
+    <p v-else-if="list && list.dials.length" class="quiet"><DialsSet :dials="list.dials" /></p>
     <DataTable
       v-if="list"
       :value="rows"
@@ -87,7 +122,9 @@ async function open(row: Row) {
       class="table"
     >
       <template #empty>
-        {{ all.length ? `Nobody here matches “${find}”.` : 'Nobody is on this list today.' }}
+        {{
+          all.length ? `Nobody here matches “${find}”.` : 'Nobody is on this list as of that day.'
+        }}
       </template>
       <Column field="name" header="Name" sortable>
         <template #body="{ data }: { data: Row }">
@@ -116,6 +153,15 @@ async function open(row: Row) {
           <span v-if="data.doNotContact" class="do-not">asked not to be contacted</span>
           <Veiled v-else :text="data.phone" what="phone" />
         </template>
+      </Column>
+      <Column
+        v-for="(header, index) in list.show"
+        :key="header"
+        :header="header"
+        :sort-field="(one: Row) => one.shown[index] ?? ''"
+        sortable
+      >
+        <template #body="{ data }: { data: Row }">{{ data.shown[index] }}</template>
       </Column>
       <Column field="provider" header="Provider" sortable />
       <Column field="site" header="Site" sortable />
@@ -151,6 +197,14 @@ async function open(row: Row) {
 
 .table {
   border: 1px solid var(--rule);
+}
+
+.settings {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  margin: 0 0 8px;
 }
 
 .table :deep(td),

@@ -1,16 +1,19 @@
 <script setup lang="ts">
 import { sentenceOf } from '@/api/client'
+import { dayWords } from '@/days'
 import { Stick, count, percent } from '@/stick'
 import { RouterLink } from 'vue-router'
+import DialsSet from './DialsSet.vue'
 import { useLists } from './useLists'
 
 /** Each list as a stick: the fluid is how many have what they should have. */
-const { data, error } = useLists()
+const { data, error, isPending } = useLists()
 </script>
 
 <template>
   <div>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <p v-else-if="isPending" class="quiet">The lists are being fetched.</p>
     <p v-else-if="data && data.length === 0">
       There is no list yet. Every saved criteria set has one; a coordinator makes them in Criteria.
     </p>
@@ -42,7 +45,11 @@ const { data, error } = useLists()
               {{ percent(list.has, list.eligible) }}
             </span>
           </template>
-          <span class="purpose quiet">{{ list.purpose }}</span>
+          <span class="purpose quiet">
+            {{ list.purpose }} <DialsSet :dials="list.dials" />
+            <template v-if="list.readOn">Read {{ dayWords(list.readOn) }}.</template>
+            <template v-else>Not read yet: the numbers are of the records of now.</template>
+          </span>
         </template>
       </li>
     </ul>

@@ -1,13 +1,16 @@
 <script setup lang="ts">
-import { Problem, send, sendJson } from '@/api/client'
+import { Problem, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import { useTyping } from '@/api/typing'
 import { timeWords } from '@/days'
+import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
-import { planWords, type DialOfSet, type Plan } from './readingPlan'
+import DialChoices from './DialChoices.vue'
+import { dialsOf, planWords, settingsOf, type Plan } from './readingPlan'
 
 /** When a list is read by itself, and with which dials. */
 const { id, mayChange } = defineProps<{ id: string; mayChange: boolean }>()
@@ -42,7 +45,7 @@ const { data: plan } = useQuery({
   queryKey: computed(() => ['lists', id, 'readings', 'plan']),
   queryFn: () => send<Plan>(address.value),
 })
-const dials = computed(() => (plan.value?.dials ?? []) as unknown as DialOfSet[])
+const dials = computed(() => dialsOf(plan.value))
 
 const {
   draft: typed,
@@ -68,11 +71,22 @@ function open() {
   changing.value = true
 }
 
+/** What the list would be with the dials as they are set here, before it is saved. */
+const tried = refDebounced(
+  computed(() => settingsOf(typed.value?.turned ?? {})),
+  300,
+)
+const { data: trial, error: trialError } = useQuery({
+  queryKey: computed(() => ['lists', id, 'readings', 'trial', tried.value]),
+  queryFn: () =>
+    sendJson<Schemas['Tried']>('POST', `${address.value}/trial`, { turned: tried.value }),
+  enabled: computed(() => changing.value && dials.value.length > 0),
+  staleTime: 0,
+})
+
 async function save() {
   const sent = { ...draft.value, turned: { ...draft.value.turned } }
-  const turned = Object.fromEntries(
-    Object.entries(sent.turned).filter(([, value]) => value.trim() !== ''),
-  )
+  const turned = settingsOf(sent.turned)
   const done = await keep(
     () => sendJson<Plan>('PUT', address.value, { ...sent, turned }, ifMatch.value),
     (answer) => {
@@ -124,28 +138,16 @@ async function save() {
       <label for="plan-at">at</label>
       <InputText id="plan-at" v-model="draft.at" size="small" class="at" placeholder="06:00" />
     </template>
-    <template v-for="dial in dials" :key="dial.name">
-      <label :for="`plan-${dial.name}`">{{ dial.label || dial.name }}</label>
-      <select
-        v-if="dial.choices"
-        :id="`plan-${dial.name}`"
-        v-model="draft.turned[dial.name]"
-        class="plain"
-      >
-        <option value="">as it is</option>
-        <option v-for="choice in dial.choices" :key="String(choice)" :value="String(choice)">
-          {{ choice }}
-        </option>
-      </select>
-      <InputText
-        v-else
-        :id="`plan-${dial.name}`"
-        v-model="draft.turned[dial.name]"
-        size="small"
-        class="dial"
-        :placeholder="String(dial.default)"
-      />
-    </template>
+    <DialChoices v-model="draft.turned" of="plan" :dials="dials" :values="plan?.values ?? {}" />
+    <p v-if="dials.length" class="trial" aria-live="polite">
+      <template v-if="trialError">{{ sentenceOf(trialError) }}</template>
+      <template v-else-if="trial">
+        The list would have {{ count(trial.on) }} on it and {{ count(trial.toCheck) }} to check; it
+        has {{ count(trial.onNow) }} and {{ count(trial.toCheckNow) }}.
+        <span v-for="doubt in trial.doubts" :key="doubt" class="doubt">{{ doubt }} </span>
+      </template>
+      <template v-else>What the list would be is being read.</template>
+    </p>
     <Button type="submit" size="small" label="Save" :loading="saving" />
     <Button type="button" size="small" text label="Leave as it was" @click="changing = false" />
   </form>
@@ -170,7 +172,12 @@ async function save() {
   width: 64px;
 }
 
-.dial {
-  width: 100px;
+.trial {
+  flex-basis: 100%;
+  margin: 0;
+}
+
+.doubt {
+  color: var(--brick);
 }
 </style>

@@ -12,6 +12,7 @@ function reading(id: number, asOf: string, is: object = {}) {
     takenAt: `${asOf}T06:00:00Z`,
     takenBy: '',
     occasion: 'SCHEDULED',
+    turned: {},
     eligible: 10,
     has: 4,
     onList: 5,

@@ -12,6 +12,7 @@ import { computed, ref, watch } from 'vue'
 import { movesOf } from './moves'
 import ReadingLevels from './ReadingLevels.vue'
 import ReadingPlan from './ReadingPlan.vue'
+import { turnedWords } from './readingPlan'
 
 type Reading = Schemas['ReadingView']
 
@@ -124,6 +125,7 @@ function differs(one: Schemas['Moved']): string {
           :loading="taking"
           @click="take"
         />
+        <p v-if="!readings && !error" class="quiet">The readings are being fetched.</p>
         <p v-if="readings?.length === 0" class="quiet">
           None was taken yet. One is taken whenever records are brought in, at its time, or by hand;
           each is kept with who was on the list.
@@ -139,7 +141,10 @@ function differs(one: Schemas['Moved']): string {
               </span>
               <span class="quiet">
                 {{ count(one.joined) }} joined, {{ count(one.gone) }} left · version
-                {{ one.version }} · {{ whence(one) }}, {{ timeWords(one.takenAt) }}
+                {{ one.version }} · {{ whence(one) }}, {{ timeWords(one.takenAt)
+                }}<template v-if="Object.keys(one.turned).length">
+                  · {{ turnedWords(one.turned) }}</template
+                >
               </span>
             </button>
           </li>

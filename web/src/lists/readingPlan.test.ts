@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { planWords, type Plan } from './readingPlan'
+import { dialsOf, planWords, settingsOf, type Plan } from './readingPlan'
 
 const DAILY: Plan = {
   every: 'DAY',
@@ -7,6 +7,7 @@ const DAILY: Plan = {
   dayOfMonth: 1,
   at: '06:00',
   dials: [] as unknown as Plan['dials'],
+  values: {},
   turned: {},
   revision: 0,
 }
@@ -24,4 +25,10 @@ it('says when a list is read, and with which dials', () => {
   expect(planWords({ ...DAILY, every: 'NEVER', turned: { every: 'P6M' } })).toBe(
     'Not read by itself, with every at P6M.',
   )
+})
+
+it('leaves dials as the set has them where nothing is typed', () => {
+  expect(settingsOf({ every: 'P6M', site: '  ' })).toEqual({ every: 'P6M' })
+  expect(dialsOf(undefined)).toEqual([])
+  expect(dialsOf(DAILY)).toEqual([])
 })

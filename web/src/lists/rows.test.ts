@@ -1,6 +1,6 @@
 import type { Schemas } from '@/api/client'
 import { describe, expect, it } from 'vitest'
-import { byUrgency, rowOf } from './rows'
+import { rowOf } from './rows'
 
 function row(id: string, state: 'ON' | 'CHECK', due: string, overdueDays?: number) {
   const person: Schemas['PersonLine'] = {
@@ -13,31 +13,15 @@ function row(id: string, state: 'ON' | 'CHECK', due: string, overdueDays?: numbe
     site: '',
     doNotContact: false,
   }
-  return rowOf({ person, state, due, overdueDays, band: 'Late' })
+  return rowOf({ person, state, due, overdueDays, band: 'Late', shown: ['Potassium 5.9'] })
 }
 
 describe('the rows of a list', () => {
-  it('stand by state, then by due date with never first and none last', () => {
-    const rows = [
-      row('check', 'CHECK', 'never'),
-      row('none', 'ON', ''),
-      row('late', 'ON', '2025-01-01', 100),
-      row('never', 'ON', 'never'),
-      row('soon', 'ON', '2027-01-01', -30),
-    ]
-    expect(rows.sort(byUrgency).map((one) => one.id)).toEqual([
-      'never',
-      'late',
-      'soon',
-      'none',
-      'check',
-    ])
-  })
-
   it('show days only once they are overdue, and are found by any of their words', () => {
     expect(row('a', 'ON', '2025-01-01', 100).overdue).toBe('100')
     expect(row('a', 'ON', '2027-01-01', -1).overdue).toBe('')
     expect(row('partial', 'ON', '').ageKey).toBe(69)
     expect(row('A1', 'ON', '').findable).toContain('dr oakhollow')
+    expect(row('A1', 'ON', '').findable).toContain('potassium 5.9')
   })
 })

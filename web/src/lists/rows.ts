@@ -17,6 +17,8 @@ export interface Row {
   provider: string
   site: string
   doNotContact: boolean
+  /** What the set shows besides, in the order of its columns. */
+  shown: readonly string[]
   /** What finding looks through, in lower case. */
   findable: string
 }
@@ -41,16 +43,8 @@ export function rowOf(row: Schemas['ListRow']): Row {
     provider: person.provider,
     site: person.site,
     doNotContact: person.doNotContact,
+    shown: row.shown,
     findable:
-      `${person.name} ${person.id} ${person.phone} ${person.provider} ${person.site} ${row.band}`.toLowerCase(),
+      `${person.name} ${person.id} ${person.phone} ${person.provider} ${person.site} ${row.band} ${row.shown.join(' ')}`.toLowerCase(),
   }
-}
-
-/** Those on the list before those to check, then by due date, then by name. */
-export function byUrgency(one: Row, other: Row): number {
-  return (
-    Number(one.state === 'check') - Number(other.state === 'check') ||
-    one.dueKey.localeCompare(other.dueKey) ||
-    one.name.localeCompare(other.name)
-  )
 }

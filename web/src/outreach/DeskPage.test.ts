@@ -34,6 +34,8 @@ const DESK = {
     parts: [] as object[],
   },
   mannerRevision: 0,
+  dials: [],
+  all: 0,
   told: 0,
   rows: ROWS,
 }

@@ -2,9 +2,10 @@
 import { sentenceOf } from '@/api/client'
 import { dayWords } from '@/days'
 import { OutDialog } from '@/exchange'
-import { ReadingsDialog } from '@/lists'
+import { DialsSet, ReadingsDialog } from '@/lists'
 import { useSession } from '@/session'
 import { SharingDialog } from '@/sharing'
+import { count } from '@/stick'
 import { useVeil } from '@/veil'
 import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -302,10 +303,10 @@ const giveShown = model('give')
 const viewShown = model('view')
 const outShown = model('out')
 /** Who was marked, or in the queue, when the dialog was opened; they may go elsewhere once they are written to. */
-const takenOut = shallowRef<readonly string[]>([])
+const takenOut = shallowRef<readonly DeskRow[]>([])
 watch(outShown, (isShown) => {
   if (isShown) {
-    takenOut.value = (marked.value.size ? targets.value : rows.value).map((one) => one.person.id)
+    takenOut.value = marked.value.size ? targets.value : rows.value
   }
 })
 </script>
@@ -317,6 +318,10 @@ watch(outShown, (isShown) => {
       <span class="quiet grow">
         <template v-if="desk?.readOn">read {{ dayWords(desk.readOn) }}</template>
         <template v-else-if="desk">not read yet</template>
+        <template v-if="desk && desk.dials.length">, <DialsSet :dials="desk.dials" /></template>
+        <template v-if="desk && desk.all > desk.rows.length"
+          >, {{ count(desk.rows.length) }} of {{ count(desk.all) }}: your people</template
+        >
       </span>
       <Button text size="small" label="Readings" @click="shown = 'readings'" />
       <RouterLink :to="`/lists/${encodeURIComponent(id)}/on-a-day`">As of another day</RouterLink>
@@ -439,7 +444,9 @@ watch(outShown, (isShown) => {
     <OutDialog
       v-model:visible="outShown"
       :list="id"
-      :people="takenOut"
+      :people="takenOut.map((one) => one.person.id)"
+      :to-check="takenOut.filter((one) => one.standing === 'CHECK').length"
+      :may-change="mayChange"
       :example="current"
       @written="logWritten"
     />

@@ -93,6 +93,8 @@ describe('how a list is worked', () => {
   const desk = {
     name: 'Kidney',
     mannerRevision: 3,
+    dials: [],
+    all: 0,
     manner: {
       plan: {
         steps: [

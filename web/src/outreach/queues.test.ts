@@ -43,7 +43,20 @@ describe('the queues', () => {
     expect(queuesOf(row('later', { nextOn: '2026-11-24' }))).toEqual(['waiting'])
     expect(queuesOf(row('new', { joinedOn: '2026-11-17' }))).toContain('joined')
     expect(queuesOf(row('old', { joinedOn: '2026-11-16' }))).not.toContain('joined')
-    expect(queuesOf(row('unsure', { standing: 'CHECK' }))).toContain('check')
+  })
+
+  it('keep who is to check apart from who is on the list', () => {
+    const unsure = (fields: Partial<DeskRow>) =>
+      queuesOf(row('unsure', { standing: 'CHECK', nextStep: 'LOOK', ...fields }))
+    expect(unsure({})).toEqual(['check'])
+    expect(unsure({ joinedOn: TODAY })).toEqual(['check'])
+    expect(unsure({ nextOn: '2026-12-24' })).toEqual(['check'])
+    expect(unsure({ state: 'IN_PROGRESS', heldBack: 'Was reached.' })).toEqual(['check'])
+    expect(unsure({ setAside: 'abroad' })).toEqual(['aside'])
+    expect(unsure({ inHand: { account: 'a', name: 'A', mine: true, since: '' } })).toEqual([
+      'mine',
+      'check',
+    ])
   })
 
   it('keep who is not to be called out of the way, but in sight', () => {

@@ -59,7 +59,7 @@ function isWorked(row: DeskRow): boolean {
 }
 
 /** Whether something is to be done about somebody now: nobody is tried before the day that is planned. */
-function isToDo(row: DeskRow, today: string): boolean {
+function isDue(row: DeskRow, today: string): boolean {
   return isWorked(row) && row.nextOn <= today
 }
 
@@ -75,32 +75,38 @@ export function nextToTake(
 ): DeskRow | undefined {
   return [...rows.slice(from), ...rows.slice(0, from)].find(
     (row) =>
-      isToDo(row, today) &&
+      isDue(row, today) &&
       (row.inHand === undefined || (row.inHand.mine && row.person.id !== current)),
   )
 }
 
-/** @param today an ISO date, as are all days of a row */
+/**
+ * Whoever is to check is in a pile of their own, whatever else is true of them; only those in one's own hand, those who
+ * are set aside, and those who are done with are of both.
+ *
+ * @param today an ISO date, as are all days of a row
+ */
 export function isIn(queue: QueueId, row: DeskRow, today: string): boolean {
+  const isOn = row.standing === 'ON'
   switch (queue) {
     case 'open':
-      return isToDo(row, today)
+      return isOn && isDue(row, today)
     case 'mine':
       return isOpen(row) && row.inHand?.mine === true
     case 'nobodys':
-      return isToDo(row, today) && row.inHand === undefined
+      return isOn && isDue(row, today) && row.inHand === undefined
     case 'due':
-      return isToDo(row, today) && row.nextOn !== '' && row.inHand?.mine !== false
+      return isOn && isDue(row, today) && row.nextOn !== '' && row.inHand?.mine !== false
     case 'joined':
-      return isOpen(row) && daysBetween(row.joinedOn, today) < DAYS_JOINED
+      return isOn && isOpen(row) && daysBetween(row.joinedOn, today) < DAYS_JOINED
     case 'check':
-      return isWorked(row) && row.standing === 'CHECK'
+      return isOpen(row) && row.setAside === undefined && row.standing === 'CHECK'
     case 'progress':
-      return isOpen(row) && row.state === 'IN_PROGRESS'
+      return isOn && isOpen(row) && row.state === 'IN_PROGRESS'
     case 'waiting':
-      return isWorked(row) && row.nextOn > today
+      return isOn && isWorked(row) && row.nextOn > today
     case 'held':
-      return isOpen(row) && row.setAside === undefined && isHeldBack(row)
+      return isOn && isOpen(row) && row.setAside === undefined && isHeldBack(row)
     case 'aside':
       return isOpen(row) && row.setAside !== undefined
     case 'done':

@@ -38,6 +38,7 @@ function address(list: string): string {
       </span>
     </div>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <p v-else-if="!day" class="quiet">What is due is being fetched.</p>
     <div v-if="day" class="sides">
       <section aria-label="My follow-ups">
         <h2>
@@ -98,7 +99,9 @@ function address(list: string): string {
               <span v-for="mention in one.mention" :key="mention.set" class="mention">
                 <RouterLink
                   :to="{ path: address(mention.set), query: { person: one.person.id } }"
-                  >{{ mention.list }}</RouterLink>:
+                  >{{ mention.list }}</RouterLink><template v-if="mention.toCheck"
+                  >, to check</template
+                >:
                 <VeiledWords :text="mention.why" :telling="[one.person.born, one.person.name]" />
               </span>
             </span>

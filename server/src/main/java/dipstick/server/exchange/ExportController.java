@@ -5,12 +5,15 @@ import dipstick.core.wording.DayWords;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.SavedSet;
 import dipstick.server.exchange.Letters.LeftOut;
 import dipstick.server.exchange.WrittenTo.What;
 import dipstick.server.outreach.Desk;
 import dipstick.server.outreach.Listed;
 import dipstick.server.paper.Paper;
 import dipstick.server.practice.Today;
+import dipstick.server.readings.DialSetting;
+import dipstick.server.readings.ListCriteria;
 import dipstick.server.records.Views;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
@@ -47,6 +50,7 @@ class ExportController {
     private final Letterheads letterheads;
     private final WrittenTo writtenTo;
     private final CriteriaSets sets;
+    private final ListCriteria criteria;
     private final Views views;
     private final Sharing sharing;
     private final ExportFooter footer;
@@ -60,6 +64,7 @@ class ExportController {
             Letterheads letterheads,
             WrittenTo writtenTo,
             CriteriaSets sets,
+            ListCriteria criteria,
             Views views,
             Sharing sharing,
             ExportFooter footer,
@@ -71,6 +76,7 @@ class ExportController {
         this.letterheads = letterheads;
         this.writtenTo = writtenTo;
         this.sets = sets;
+        this.criteria = criteria;
         this.views = views;
         this.sharing = sharing;
         this.footer = footer;
@@ -218,9 +224,17 @@ class ExportController {
 
     private Outgoing outgoing(String set, Wanted wanted) {
         Population records = views.current().population();
-        String list = sets.getInForce(set).publishedName();
+        String list = named(sets.getInForce(set), records);
         return new Outgoing(
                 list, listed(set, wanted), records, DayWords.day(today.day()), footer.of(list, wanted.reason()));
+    }
+
+    /** The list with what its dials are set to, since that is another list. */
+    private String named(SavedSet list, Population records) {
+        String settings = criteria.settings(list, records.personFields()).stream()
+                .map(DialSetting::words)
+                .collect(Collectors.joining(", "));
+        return list.publishedName() + (settings.isEmpty() ? "" : " (" + settings + ")");
     }
 
     /** Of a table, without those who are to check unless they are wanted; elsewhere they are left out by name. */

@@ -186,10 +186,14 @@ class ListController {
 
     /** Somebody on a list, with the reasons. */
     @GetMapping("/{id}/people/{person}")
-    PersonView person(@PathVariable String id, @PathVariable String person, @RequestParam Optional<LocalDate> asOf) {
+    PersonView person(
+            @PathVariable String id,
+            @PathVariable String person,
+            @RequestParam Optional<LocalDate> asOf,
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> parameters) {
         sharing.require(id, Right.VIEW);
         Evaluator evaluator = evaluators.asOf(asOf);
-        CriteriaSet set = read(sets.getInForce(id), Map.of(), evaluator);
+        CriteriaSet set = read(sets.getInForce(id), settings(parameters), evaluator);
         OptionalInt number = evaluator.population().find(person);
         boolean onIt =
                 number.isPresent() && evaluator.read(set).list().possible().get(number.getAsInt());

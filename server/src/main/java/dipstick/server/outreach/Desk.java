@@ -21,6 +21,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Shows a list as it is now to whoever is signed in. */
@@ -75,12 +76,21 @@ public class Desk {
         Colleague who = accounts.here();
         Population records = seen.records();
         Rows rows = new Rows(set, day, who, records);
-        return entries.ofSet(set).stream()
-                .filter(entry -> entry.isOpen()
-                        || !entry.changedOn().plusDays(DAYS_SHOWN).isBefore(day))
+        return shown(set, day)
                 .map(entry -> rows.row(entry, PersonLine.of(records, entry.person(), day)))
                 .filter(row -> who.maySeePeopleOf(row.person().provider()))
                 .toList();
+    }
+
+    /** How many there are, with those whom whoever is signed in may not see. */
+    int all(String set) {
+        return (int) shown(set, today.day()).count();
+    }
+
+    private Stream<Entry> shown(String set, LocalDate day) {
+        return entries.ofSet(set).stream()
+                .filter(entry -> entry.isOpen()
+                        || !entry.changedOn().plusDays(DAYS_SHOWN).isBefore(day));
     }
 
     /** Some of those whom whoever is signed in may see, in the order in which they are named. */

@@ -5,6 +5,8 @@ import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.people.PeopleReader;
+import dipstick.server.readings.DialSetting;
+import dipstick.server.readings.ListCriteria;
 import dipstick.server.readings.Readings;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
@@ -32,6 +34,7 @@ class DeskController {
     private final Outcomes outcomes;
     private final CriteriaSets sets;
     private final Readings readings;
+    private final ListCriteria criteria;
     private final PeopleReader people;
     private final SeenPeople seen;
     private final ListedPeople listed;
@@ -48,6 +51,7 @@ class DeskController {
             Outcomes outcomes,
             CriteriaSets sets,
             Readings readings,
+            ListCriteria criteria,
             PeopleReader people,
             SeenPeople seen,
             ListedPeople listed,
@@ -62,6 +66,7 @@ class DeskController {
         this.outcomes = outcomes;
         this.sets = sets;
         this.readings = readings;
+        this.criteria = criteria;
         this.people = people;
         this.seen = seen;
         this.listed = listed;
@@ -72,6 +77,8 @@ class DeskController {
 
     /**
      * @param readOn the day of the last reading; nothing before the first
+     * @param dials as they are set for the list
+     * @param all how many there are, with those whom whoever asks may not see
      * @param right what whoever asks may do
      * @param told the number of the last event of the stream that this holds
      * @param mannerRevision 0 where nobody said yet how the list is worked
@@ -80,6 +87,8 @@ class DeskController {
             String name,
             String purpose,
             Optional<String> readOn,
+            List<DialSetting> dials,
+            int all,
             Right right,
             List<AttemptOutcome> outcomes,
             Manner manner,
@@ -97,6 +106,8 @@ class DeskController {
                 saved.publishedName(),
                 saved.json().path("purpose").asString(""),
                 readings.latest(set).map(reading -> reading.asOf().toString()),
+                criteria.settings(saved, seen.records().personFields()),
+                desk.all(set),
                 sharing.here(set),
                 outcomes.all(),
                 manners.of(set),

@@ -65,6 +65,15 @@ public class ListCriteria {
                 .toList();
     }
 
+    /** The same for the list as it is; none where its criteria do not fit the records. */
+    public List<DialSetting> settings(SavedSet list, Fields fields) {
+        try {
+            return settings(list, of(list, fields), fields);
+        } catch (InvalidCriteria fitNoMore) {
+            return List.of();
+        }
+    }
+
     /** The criteria as they were at a reading, with the dials of then; nothing where they fit the records no more. */
     Optional<CriteriaSet> at(TakenReading reading, Fields fields) {
         try {

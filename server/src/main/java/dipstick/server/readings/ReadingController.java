@@ -7,6 +7,7 @@ import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import java.security.Principal;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -34,7 +35,10 @@ class ReadingController {
         this.accounts = accounts;
     }
 
-    /** @param takenBy empty where it was taken by itself when records came */
+    /**
+     * @param takenBy empty where it was taken by itself
+     * @param turned the dials that were not at their default, by name
+     */
     record ReadingView(
             long id,
             int version,
@@ -42,6 +46,7 @@ class ReadingController {
             String takenAt,
             String takenBy,
             TakenReading.Occasion occasion,
+            Map<String, String> turned,
             int eligible,
             int has,
             int onList,
@@ -85,6 +90,7 @@ class ReadingController {
                 one.takenAt().toString(),
                 one.takenBy().isEmpty() ? "" : accounts.displayName(one.takenBy()),
                 one.occasion(),
+                ReadingPlan.dials(one.dials()),
                 one.eligible(),
                 one.has(),
                 one.onList(),

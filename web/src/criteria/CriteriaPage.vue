@@ -96,7 +96,7 @@ async function putOnBench(document: CriteriaDocument, over: Schemas['SetSummary'
 /** Whose a set is, and who sees it. */
 function whose(set: Schemas['SetSummary']): string {
   const owner = set.mine ? 'yours' : `${set.owner}’s`
-  return `${owner}, ${set.everybodys ? 'everybody sees it' : set.mine ? 'private or shared' : 'shared with you'}`
+  return `${owner}, ${set.sharing}`
 }
 
 const sharing = shallowRef<Schemas['SetSummary']>()
@@ -130,7 +130,8 @@ function share(set: Schemas['SetSummary']) {
       />
     </div>
     <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
-    <p v-if="data && data.length === 0">
+    <p v-if="!data && !error" class="quiet">The sets are being fetched.</p>
+    <p v-else-if="data && data.length === 0">
       No set is saved yet. Make a new one: say whom it is about, whom it does not apply to, and what
       should be on record.
     </p>

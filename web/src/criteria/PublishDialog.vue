@@ -59,7 +59,9 @@ watch(of, (what) => {
       <p v-if="problem || failed" class="notice" role="alert">{{ problem || failed }}</p>
       <template v-if="next">
         <p>
-          {{ count(next.on) }} on the list today<template v-if="next.version > 1"
+          {{ count(next.on) }} on the list today<template v-if="next.toCheck"
+            >, {{ count(next.toCheck) }} to check, since the records do not say enough</template
+          ><template v-if="next.version > 1"
             >: {{ count(next.joined) }} join, {{ count(next.left) }} leave by it</template
           >.
         </p>
@@ -67,7 +69,11 @@ watch(of, (what) => {
           <li v-for="change in next.changes" :key="change">{{ change }}</li>
         </ul>
         <p v-else-if="next.version > 1" class="quiet">Nothing in it says otherwise than before.</p>
+        <ul v-if="next.doubts.length" class="doubts" aria-label="Doubts">
+          <li v-for="doubt in next.doubts" :key="doubt">{{ doubt }}</li>
+        </ul>
       </template>
+      <p v-else-if="!failed" class="quiet">What it would change is being read.</p>
       <label>
         Why (others will read this beside the version)
         <Textarea v-model="note" rows="2" maxlength="2000" autofocus />
@@ -84,6 +90,10 @@ watch(of, (what) => {
 label {
   display: grid;
   gap: 3px;
+}
+
+.doubts {
+  color: var(--brick);
 }
 
 .buttons {

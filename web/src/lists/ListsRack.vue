@@ -49,7 +49,16 @@ const { data, error, isPending } = useLists()
             {{ list.purpose }} <DialsSet :dials="list.dials" />
             <template v-if="list.readOn">Read {{ dayWords(list.readOn) }}.</template>
             <template v-else>Not read yet: the numbers are of the records of now.</template>
+            {{ list.sharing[0]?.toUpperCase() }}{{ list.sharing.slice(1) }}.
           </span>
+          <details v-if="list.doubts.length" class="doubts">
+            <summary>
+              {{ list.doubts.length === 1 ? '1 doubt' : `${count(list.doubts.length)} doubts` }}
+            </summary>
+            <ul>
+              <li v-for="doubt in list.doubts" :key="doubt">{{ doubt }}</li>
+            </ul>
+          </details>
         </template>
       </li>
     </ul>
@@ -65,7 +74,7 @@ const { data, error, isPending } = useLists()
   border: 1px solid var(--rule);
 }
 
-.rack li {
+.rack > li {
   display: grid;
   grid-template-columns: 280px 210px 200px 1fr;
   gap: 2px 18px;
@@ -80,6 +89,11 @@ const { data, error, isPending } = useLists()
 
 .purpose {
   grid-column: 1 / -1;
+}
+
+.doubts {
+  grid-column: 1 / -1;
+  color: var(--brick);
 }
 
 .rack .notice {

@@ -9,7 +9,16 @@ import TimeLine from './TimeLine.vue'
 
 /** In the slot stands what can be done with a record. */
 defineSlots<{ record(props: { record: Schemas['TimelineRecord'] }): unknown }>()
-const { view, asOf } = defineProps<{ view: Schemas['PersonView']; asOf: string }>()
+const {
+  view,
+  asOf,
+  isRecordAlone = false,
+} = defineProps<{
+  view: Schemas['PersonView']
+  asOf: string
+  /** Whether no set is looked at, so that there is no list to stand on. */
+  isRecordAlone?: boolean
+}>()
 
 const SECTIONS = { INCLUDE: 'Include', EXCLUDE: 'Exclude', SHOULD_HAVE: 'Should have' } as const
 const HIDDEN = new Set(['id', 'family name', 'given name', 'birth date', 'provider', 'site'])
@@ -72,7 +81,7 @@ const standing = computed(() => {
       <span class="quiet"><Veiled :text="view.person.id" what="id" /></span>
     </p>
     <p v-if="view.person.doNotContact" class="notice">Asked not to be contacted.</p>
-    <p class="standing">{{ standing }}</p>
+    <p v-if="!isRecordAlone" class="standing">{{ standing }}</p>
 
     <section v-for="[section, criteria] in bySection" :key="section">
       <h3>{{ SECTIONS[section] }}</h3>

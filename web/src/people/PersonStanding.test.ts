@@ -89,4 +89,21 @@ describe('where somebody stands', () => {
     const none = await standing({ lists: [], acts: [] })
     expect(none.find('[aria-label=Log]').exists()).toBe(false)
   })
+
+  it('says that it is being read before it is known, and shows the record where no set is saved', async () => {
+    serving({
+      'GET /api/people/Marl/standing': [],
+      'GET /api/people/Marl/log': { lists: [], acts: [] },
+      'GET /api/people/Marl': {
+        ...VIEW,
+        list: undefined,
+        criteria: [],
+        details: [{ field: 'language', value: 'pt' }],
+      },
+    })
+    const wrapper = await shown(PersonStanding, { person: 'Marl', today: '2026-11-26' })
+    expect(wrapper.text()).toContain('No criteria set is saved yet')
+    expect(wrapper.text()).toContain('language')
+    expect(wrapper.text()).not.toContain('Not in the population')
+  })
 })

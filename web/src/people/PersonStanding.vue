@@ -36,6 +36,15 @@ const { data: view, error: viewError } = useQuery({
   enabled: computed(() => opened.value !== undefined),
 })
 
+/** Their fields and records, also where no set is saved or none can be read. */
+const { data: record, error: recordError } = useQuery({
+  queryKey: ['people', person, 'record'],
+  queryFn: () => send<Schemas['PersonView']>(`/api/people/${id}`),
+  enabled: computed(
+    () => standings.value?.length === 0 || error.value !== null || viewError.value !== null,
+  ),
+})
+
 /** On which lists they are, and what colleagues did about them. */
 const { data: log } = useQuery({
   queryKey: ['lists', 'people', person, 'log'],
@@ -51,9 +60,10 @@ function dueWords(due: string): string {
 
 <template>
   <section class="standing" aria-label="Where they stand">
-    <p v-if="error ?? viewError" class="notice" role="alert">
-      {{ sentenceOf(error ?? viewError) }}
+    <p v-if="error ?? viewError ?? recordError" class="notice" role="alert">
+      {{ sentenceOf(error ?? viewError ?? recordError) }}
     </p>
+    <p v-else-if="!standings" class="quiet loading">Where they stand is being read.</p>
     <p v-if="standings?.length === 0" class="quiet">
       No criteria set is saved yet, so there is no list to be on.
     </p>
@@ -79,6 +89,7 @@ function dueWords(due: string): string {
       <span class="quiet">to log an attempt or set aside</span>
     </p>
     <PersonPanel v-if="view" :view="view" :as-of="today" class="panel" />
+    <PersonPanel v-else-if="record" :view="record" :as-of="today" is-record-alone class="panel" />
     <section v-if="log?.acts.length" class="panel" aria-label="Log">
       <h3>Log</h3>
       <PersonActs :acts="log.acts" :telling="telling" />
@@ -99,6 +110,10 @@ ul {
   margin: 0;
   padding: 0;
   border-bottom: 2px solid var(--ink);
+}
+
+.loading {
+  padding: 5px 12px;
 }
 
 .set {

@@ -29,4 +29,9 @@ public final class Doubts {
                         Integer.compare(order.indexOf(one.criterion()), order.indexOf(other.criterion())))
                 .toList();
     }
+
+    /** The same in sentences, each once. */
+    public static List<String> messages(Evaluator evaluator, Reading reading) {
+        return of(evaluator, reading).stream().map(Doubt::message).distinct().toList();
+    }
 }

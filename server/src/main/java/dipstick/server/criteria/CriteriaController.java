@@ -56,7 +56,7 @@ class CriteriaController {
      * @param owner whose it is, by their name
      * @param mine whether it belongs to whoever asks
      * @param right what whoever asks may do with it
-     * @param everybodys whether everybody sees it
+     * @param sharing “private”, or with whom it is shared
      */
     record SetSummary(
             String id,
@@ -71,7 +71,7 @@ class CriteriaController {
             String owner,
             boolean mine,
             Right right,
-            boolean everybodys) {}
+            String sharing) {}
 
     /** @param document what is being changed, else what is published */
     record SetDocument(
@@ -110,7 +110,7 @@ class CriteriaController {
                 accounts.displayName(shared.owner()),
                 shared.owner().equals(accounts.here().name()),
                 sharing.here(set.id()),
-                shared.everybody().includes(Right.VIEW));
+                sharing.withWhom(set.id()));
     }
 
     @GetMapping("/{id}")

@@ -19,8 +19,9 @@ import java.util.stream.Collectors;
  *
  * @param note why it was published
  * @param changes what it says otherwise, in words
- * @param on how many are on its list, over the records of now as of the practice's today
+ * @param on how many are on its list, and {@code toCheck} of how many that cannot be told, over the records of now as of the practice's today
  * @param joined how many of them are not on the list of the version before, and {@code left} those only there
+ * @param doubts what looks wrong about it over those records, in sentences
  */
 record SetVersion(
         int version,
@@ -29,8 +30,10 @@ record SetVersion(
         String note,
         List<String> changes,
         int on,
+        int toCheck,
         int joined,
-        int left) {
+        int left,
+        List<String> doubts) {
     /** What is added, removed or says otherwise; criteria are the same where their ids are. */
     static List<String> changes(CriteriaSet before, CriteriaSet after, LocalDate asOf) {
         Map<String, String> old = sentences(before, asOf);

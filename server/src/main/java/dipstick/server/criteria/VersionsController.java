@@ -1,5 +1,6 @@
 package dipstick.server.criteria;
 
+import dipstick.core.doubts.Doubts;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.server.accounts.Accounts;
@@ -46,7 +47,7 @@ class VersionsController {
         Optional<Reading> before = Optional.empty();
         for (PublishedVersion saved : sets.versions(id)) {
             Optional<Reading> reading = sets.readingOf(saved.json(), evaluator);
-            versions.addFirst(version(saved, before, reading));
+            versions.addFirst(version(saved, evaluator, before, reading));
             before = reading;
         }
         return versions;
@@ -75,10 +76,14 @@ class VersionsController {
                 Instant.now(),
                 who.getName());
         return version(
-                next, set.flatMap(one -> sets.readingOf(one.json(), evaluator)), sets.readingOf(document, evaluator));
+                next,
+                evaluator,
+                set.flatMap(one -> sets.readingOf(one.json(), evaluator)),
+                sets.readingOf(document, evaluator));
     }
 
-    private SetVersion version(PublishedVersion saved, Optional<Reading> before, Optional<Reading> reading) {
+    private SetVersion version(
+            PublishedVersion saved, Evaluator evaluator, Optional<Reading> before, Optional<Reading> reading) {
         boolean comparable = before.isPresent() && reading.isPresent();
         List<String> changes = comparable
                 ? SetVersion.changes(
@@ -91,7 +96,9 @@ class VersionsController {
                 saved.note(),
                 changes,
                 reading.map(one -> one.list().yesCount()).orElse(0),
+                reading.map(one -> one.list().unsureCount()).orElse(0),
                 comparable ? reading.get().onListAndNotAt(before.get()).cardinality() : 0,
-                comparable ? before.get().onListAndNotAt(reading.get()).cardinality() : 0);
+                comparable ? before.get().onListAndNotAt(reading.get()).cardinality() : 0,
+                reading.map(one -> Doubts.messages(evaluator, one)).orElse(List.of()));
     }
 }

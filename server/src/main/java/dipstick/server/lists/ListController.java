@@ -2,6 +2,7 @@ package dipstick.server.lists;
 
 import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.InvalidCriteria;
+import dipstick.core.doubts.Doubts;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.export.ListLayout;
@@ -83,6 +84,8 @@ class ListController {
     /**
      * @param readOn the day of the reading that these numbers are of; nothing where they are of now
      * @param dials as they are set for the list
+     * @param sharing “private”, or with whom it is shared
+     * @param doubts what looks wrong about the set over the records of now, in sentences
      * @param problem why the set cannot be evaluated over the records of now; empty where it can
      */
     record ListSummary(
@@ -96,6 +99,8 @@ class ListController {
             boolean shouldHave,
             Optional<String> readOn,
             List<DialSetting> dials,
+            String sharing,
+            List<String> doubts,
             String problem) {}
 
     /**
@@ -229,41 +234,37 @@ class ListController {
         Optional<TakenReading> last = readings.latest(saved.id()).filter(one -> one.version() == saved.version());
         try {
             CriteriaSet set = readOrSay(saved, evaluator);
-            if (last.isPresent()) {
-                return summary(saved, set, last.get(), evaluator);
-            }
-            Reading reading = evaluator.read(set);
+            Reading now = evaluator.read(set);
             return new ListSummary(
                     saved.id(),
                     saved.publishedName(),
-                    reading.set().purpose(),
-                    reading.list().yesCount(),
-                    reading.list().unsureCount(),
-                    reading.eligibleAndHas().yesCount(),
-                    reading.eligible().yesCount(),
-                    reading.set().shouldHaveInForce().isPresent(),
-                    Optional.empty(),
+                    set.purpose(),
+                    last.map(TakenReading::onList).orElseGet(now.list()::yesCount),
+                    last.map(TakenReading::toCheck).orElseGet(now.list()::unsureCount),
+                    last.map(TakenReading::has).orElseGet(now.eligibleAndHas()::yesCount),
+                    last.map(TakenReading::eligible).orElseGet(now.eligible()::yesCount),
+                    set.shouldHaveInForce().isPresent(),
+                    last.map(one -> one.asOf().toString()),
                     criteria.settings(saved, set, evaluator.population().personFields()),
+                    sharing.withWhom(saved.id()),
+                    Doubts.messages(evaluator, now),
                     "");
         } catch (InvalidCriteria invalid) {
             return new ListSummary(
-                    saved.id(), saved.publishedName(), "", 0, 0, 0, 0, false, Optional.empty(), List.of(), WRONG);
+                    saved.id(),
+                    saved.publishedName(),
+                    "",
+                    0,
+                    0,
+                    0,
+                    0,
+                    false,
+                    Optional.empty(),
+                    List.of(),
+                    sharing.withWhom(saved.id()),
+                    List.of(),
+                    WRONG);
         }
-    }
-
-    private ListSummary summary(SavedSet saved, CriteriaSet set, TakenReading last, Evaluator evaluator) {
-        return new ListSummary(
-                saved.id(),
-                saved.publishedName(),
-                set.purpose(),
-                last.onList(),
-                last.toCheck(),
-                last.has(),
-                last.eligible(),
-                set.shouldHaveInForce().isPresent(),
-                Optional.of(last.asOf().toString()),
-                criteria.settings(saved, set, evaluator.population().personFields()),
-                "");
     }
 
     private CriteriaSet read(SavedSet saved, Map<String, String> settings, Evaluator evaluator) {

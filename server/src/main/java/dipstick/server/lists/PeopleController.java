@@ -5,7 +5,6 @@ import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.explain.Verdict;
-import dipstick.core.export.ReadingExport;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
@@ -14,6 +13,7 @@ import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PeopleSearch;
+import dipstick.server.people.PersonView;
 import dipstick.server.readings.ListCriteria;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
@@ -72,6 +72,12 @@ class PeopleController {
         return found;
     }
 
+    /** Somebody's fields and records, whatever sets there are. */
+    @GetMapping("/{person}")
+    PersonView record(@PathVariable String person) {
+        return people.record(person, evaluators.asOf(Optional.empty()));
+    }
+
     @GetMapping("/{person}/standing")
     List<Standing> standing(@PathVariable String person) {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
@@ -90,9 +96,12 @@ class PeopleController {
                     evaluator.read(criteria.of(saved, evaluator.population().personFields()));
             Optional<Outcome> list =
                     reading.people().get(person) ? Optional.of(reading.list().of(person)) : Optional.empty();
-            boolean mayBeEligible = reading.eligible().possible().get(person);
-            String due = mayBeEligible ? ReadingExport.dueText(evaluator.dueOf(reading.set(), person)) : "";
-            return new Standing(saved.id(), saved.publishedName(), list, due, Verdict.of(evaluator, reading, person));
+            return new Standing(
+                    saved.id(),
+                    saved.publishedName(),
+                    list,
+                    PeopleReader.due(evaluator, reading, person),
+                    Verdict.of(evaluator, reading, person));
         } catch (InvalidCriteria invalid) {
             return new Standing(saved.id(), saved.publishedName(), Optional.empty(), "", ListController.WRONG);
         }

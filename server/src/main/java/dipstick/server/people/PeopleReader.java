@@ -60,7 +60,7 @@ public class PeopleReader {
                 PersonLine.of(evaluator.population(), person, evaluator.asOf()),
                 details(evaluator.population(), person),
                 reading.people().get(person) ? Optional.of(reading.list().of(person)) : Optional.empty(),
-                ReadingExport.dueText(evaluator.dueOf(set, person)),
+                due(evaluator, reading, person),
                 criteria(set)
                         .map(one -> reason(evaluator, person, one.section(), one.criterion()))
                         .toList(),
@@ -69,6 +69,28 @@ public class PeopleReader {
                         .flatMap(one -> windows(one.criterion().test())
                                 .map(window -> bracket(one.criterion(), window, evaluator.asOf())))
                         .toList());
+    }
+
+    /** Their fields and records alone, whatever sets there are. */
+    public PersonView record(String id, Evaluator evaluator) {
+        int person = numberOf(id, evaluator.population());
+        requireMaySee(person, evaluator.population());
+        audit.record(Act.PERSON_READ, id);
+        return new PersonView(
+                PersonLine.of(evaluator.population(), person, evaluator.asOf()),
+                details(evaluator.population(), person),
+                Optional.empty(),
+                "",
+                List.of(),
+                timeline(evaluator, person),
+                List.of());
+    }
+
+    /** When somebody is due; nothing where the set does not concern them, since they cannot be eligible. */
+    public static String due(Evaluator evaluator, Reading reading, int person) {
+        return reading.eligible().possible().get(person)
+                ? ReadingExport.dueText(evaluator.dueOf(reading.set(), person))
+                : "";
     }
 
     /** Refuses a clinician who sees own people only, of others. */

@@ -62,6 +62,23 @@ public class Sharing implements Holdings {
         return of(accounts.here(), set);
     }
 
+    /** Who sees a set besides its owner, for whoever is signed in; with whom else it is shared, only who may change it learns. */
+    public String withWhom(String set) {
+        if (of(set).everybody().includes(Right.VIEW)) {
+            return "shared with everybody";
+        }
+        if (!here(set).includes(Right.CHANGE)) {
+            return "shared with you";
+        }
+        List<String> names = shares(set).stream()
+                .map(share -> switch (share.kind()) {
+                    case COLLEAGUE -> accounts.displayName(share.grantee());
+                    case GROUP -> share.grantee();
+                })
+                .toList();
+        return names.isEmpty() ? "private" : "shared with " + String.join(", ", names);
+    }
+
     public Right of(Colleague colleague, String set) {
         Right most = most(colleague);
         Optional<Shared> shared = sharing.find(set);

@@ -108,6 +108,7 @@ class RightsTest {
         "/api/bench/text/read, POST, CO",
         "/api/bench/ribbon, POST, CO",
         "/api/people, GET, CO CL",
+        "/api/people/none, GET, CO CL",
         "/api/people/none/standing, GET, CO CL",
         "/api/people/none/log, GET, CO CL",
         "/api/imports?kind=PEOPLE&name=x, POST, CO AD",

@@ -84,6 +84,7 @@ function who(account: string): string {
       />
     </div>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <p v-else-if="!data" class="quiet">The log is being fetched.</p>
     <p v-else-if="entries.length === 0" class="quiet">Nothing like this is in the log.</p>
     <table v-else class="ledger">
       <thead>

@@ -29,7 +29,7 @@ const POPULATIONS = [
         class="word level"
         @click="emit('who', { part: 'POPULATION', title: 'Everybody in the population' })"
       >
-        {{ count(levels?.people ?? 0) }}
+        {{ levels ? count(levels.people) : '…' }}
       </button>
     </div>
     <div class="words">

@@ -347,6 +347,7 @@ watch(outShown, (isShown) => {
       <Button text size="small" label="Keys (?)" @click="shown = 'keys'" />
     </div>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <p v-else-if="!desk" class="quiet">The list is being fetched.</p>
     <template v-if="desk">
       <DeskQueues
         v-model:queue="queue"

@@ -13,7 +13,8 @@ const { data: loads, error } = useQuery({
 <template>
   <section aria-label="Workload">
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
-    <p v-else-if="loads?.length === 0" class="quiet">
+    <p v-else-if="!loads" class="quiet">The workload is being counted.</p>
+    <p v-else-if="loads.length === 0" class="quiet">
       Nobody has anybody in hand, and nobody was tried in the last four weeks. Work begins at the
       desk of a list.
     </p>

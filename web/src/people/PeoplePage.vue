@@ -71,7 +71,8 @@ function step(event: KeyboardEvent, by: 1 | -1) {
         <template v-else-if="people.length < total">
           The first {{ people.length }} of {{ count(total) }}; type more of it.
         </template>
-        <template v-else>{{ count(total) }} found</template>
+        <template v-else-if="found">{{ count(total) }} found</template>
+        <template v-else-if="!error">Looking …</template>
       </p>
       <ol ref="results" @keydown.down="step($event, 1)" @keydown.up="step($event, -1)">
         <li v-for="person in people" :key="person.id">

@@ -31,7 +31,8 @@ function some(members: Member[]): string {
   <section aria-label="Term sets">
     <h2>Term sets</h2>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
-    <p v-if="sets?.length === 0" class="quiet">
+    <p v-else-if="!sets" class="quiet">The term sets are being fetched.</p>
+    <p v-else-if="sets.length === 0" class="quiet">
       None yet. A term set comes here when a criteria set that holds it is published.
     </p>
     <table v-else>

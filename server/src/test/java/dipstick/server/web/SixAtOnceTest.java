@@ -35,32 +35,31 @@ class SixAtOnceTest {
     static void begin() throws Exception {
         server = RunningServer.over(data, Clock.systemUTC());
         server.signedIn("six-changed", Role.CALLER);
-        Visitor owner = server.signedIn("six-owner", Role.COORDINATOR);
+        server.signedIn("six-owner", Role.COORDINATOR);
         Visitor administrator = server.signedIn("six-administrator", Role.ADMINISTRATOR);
         administrator.put(
                 "/api/accounts/six-owner",
                 body("account").replace("CALLER", "COORDINATOR\", \"ADMINISTRATOR"),
                 "\"1\"");
         visitor = server.visitor().signIn("six-owner", "another%20long%20password");
-        owner = visitor;
-        People.bringIn(owner, "PEOPLE", "id\nsix-1\n");
+        People.bringIn(visitor, "PEOPLE", "id\nsix-1\n");
         for (String id : List.of("six-list", "six-saved", "six-published", "six-retired", "six-put-away")) {
-            People.publish(owner, id, set(id));
+            People.publish(visitor, id, set(id));
         }
-        owner.put(
+        visitor.put(
                 "/api/criteria/six-published",
                 set("six-published")
                         .replace("[]", "[{\"id\": \"a\", \"test\": {\"field\": \"id\", \"missing\": false}}]"),
                 "\"2\"");
-        owner.put(
+        visitor.put(
                 "/api/criteria/six-put-away",
                 set("six-put-away")
                         .replace("[]", "[{\"id\": \"a\", \"test\": {\"field\": \"id\", \"missing\": false}}]"),
                 "\"2\"");
-        owner.put("/api/criteria/six-removed", set("six-removed"), "");
-        owner.put("/api/term-sets/six-terms", body("terms"), "");
-        owner.put("/api/term-sets/six-terms-gone", body("terms"), "");
-        owner.put("/api/letters/Six/pt", body("letter"), "\"0\"");
+        visitor.put("/api/criteria/six-removed", set("six-removed"), "");
+        visitor.put("/api/term-sets/six-terms", body("terms"), "");
+        visitor.put("/api/term-sets/six-terms-gone", body("terms"), "");
+        visitor.put("/api/letters/Six/pt", body("letter"), "\"0\"");
     }
 
     @AfterAll

@@ -63,6 +63,13 @@ const rows = computed(() => {
   const words = find.value.trim().toLowerCase()
   return words === '' ? all.value : all.value.filter((row) => row.findable.includes(words))
 })
+/** What the set shows that has no column yet. */
+const SHOWN_ANYWAY = new Set(['due_on', 'band', 'state', 'phone', 'provider', 'site'])
+const besides = computed(() =>
+  (list.value?.show ?? [])
+    .map((name, at) => ({ name, at }))
+    .filter((one) => !SHOWN_ANYWAY.has(one.name)),
+)
 const onList = computed(() => all.value.filter((row) => row.state === 'on').length)
 
 async function open(row: Row) {
@@ -155,13 +162,13 @@ async function open(row: Row) {
         </template>
       </Column>
       <Column
-        v-for="(header, index) in list.show"
-        :key="header"
-        :header="header"
-        :sort-field="(one: Row) => one.shown[index] ?? ''"
+        v-for="one in besides"
+        :key="one.name"
+        :header="one.name.replaceAll('_', ' ')"
+        :sort-field="(row: Row) => row.shown[one.at] ?? ''"
         sortable
       >
-        <template #body="{ data }: { data: Row }">{{ data.shown[index] }}</template>
+        <template #body="{ data }: { data: Row }">{{ data.shown[one.at] }}</template>
       </Column>
       <Column field="provider" header="Provider" sortable />
       <Column field="site" header="Site" sortable />

@@ -107,6 +107,28 @@ describe('a file on its way in', () => {
     expect(button(wrapper, 'Take the 2 good lines').exists()).toBe(true)
   })
 
+  it('is told of alone, and says what is still behind it', async () => {
+    const { wrapper } = await sent({}, { reason: 'It is shown in a moment.' })
+    const take = button(wrapper, 'Take all 3 lines').trigger('click')
+    serving({
+      'GET /api/imports/i1': { ...CHECKED, stage: 'TAKING' },
+      'POST /api/imports/i1/take': { ...CHECKED, stage: 'TAKING' },
+    })
+    await take
+    await flushPromises()
+    await wrapper.find('.import').trigger('drop', {
+      dataTransfer: { files: [{ name: 'other.csv' }] },
+    })
+    expect(wrapper.find('[role=alert]').text()).toContain('other.csv was not sent')
+    expect(wrapper.find('.report').text()).toContain('Taking people.csv')
+    serving({
+      'GET /api/imports/i1': { ...CHECKED, stage: 'TAKEN', reason: 'It is shown in a moment.' },
+    })
+    await vi.waitFor(() => {
+      expect(wrapper.find('.report').text()).toContain('It is shown in a moment.')
+    })
+  })
+
   it('that cannot be read is not offered', async () => {
     const { wrapper } = await sent({
       unreadable: true,

@@ -48,10 +48,24 @@ function show(file: ImportView) {
   step.value = { at: 'inside', file }
 }
 
+/** Whether a file is on its way; another one waits for its end, so that neither is told of as the other. */
+const busy = computed(
+  () =>
+    step.value.at === 'sending' ||
+    inside.value?.stage === 'CHECKING' ||
+    inside.value?.stage === 'TAKING',
+)
+const waits = ref('')
+
 async function start(file: File | null | undefined) {
   if (!file) {
     return
   }
+  if (busy.value) {
+    waits.value = `One file after another: ${file.name} was not sent. Bring it in once this one is through.`
+    return
+  }
+  waits.value = ''
   step.value = { at: 'sending', name: file.name, sent: 0, total: file.size }
   everybody.value = false
   try {
@@ -135,6 +149,8 @@ function dropped(event: DragEvent) {
     <p v-else-if="step.at === 'sending'" role="status">Sending {{ step.name }} …</p>
     <p v-if="step.at === 'refused'" class="notice" role="alert">{{ step.reason }}</p>
 
+    <p v-if="waits" class="notice" role="alert">{{ waits }}</p>
+
     <div v-if="inside" class="report" role="status">
       <p v-if="inside.stage === 'CHECKING'">Reading {{ inside.fileName }} through …</p>
       <p v-else-if="inside.stage === 'TAKING'">Taking {{ inside.fileName }} …</p>
@@ -151,6 +167,7 @@ function dropped(event: DragEvent) {
             {{ inside.goneRows === 1 ? 'person is' : 'people are' }} not on file any more</template
           >.
         </p>
+        <p v-if="inside.reason" class="notice">{{ inside.reason }}</p>
         <p v-if="inside.unknownPeople">
           Records of {{ count(inside.unknownPeople) }} people who are not on file are kept; they
           count once these people are brought in.

@@ -143,6 +143,10 @@ class DemoIT {
         browser.awaitText("main", "Tried in 7 days");
         assertThat(browser.graveViolations()).isEmpty();
         picture("workload");
+        browser.click("Letterhead");
+        browser.awaitText("main", "Picture of a signature");
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("letterhead");
         browser.click("Accounts");
         browser.awaitText("main", "Dr Pennifer");
         assertThat(browser.graveViolations()).isEmpty();
@@ -252,6 +256,11 @@ class DemoIT {
         assertThat(browser.graveViolations()).isEmpty();
         browser.clickOn(".p-dialog button[type=submit]");
         browser.awaitText(".p-dialog", "with your downloads");
+        browser.run("const format = document.getElementById('out-format'); format.value = 'LETTERS';"
+                + " format.dispatchEvent(new Event('change'))");
+        browser.awaitText(".p-dialog", " in en");
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("take-out");
         browser.press(Keys.ESCAPE);
         browser.awaitGone(".p-dialog");
         browser.click("Share");

@@ -107,7 +107,7 @@ async function sign(event: Event) {
 <style scoped>
 .form {
   display: grid;
-  grid-template-columns: max-content minmax(0, 560px);
+  grid-template-columns: 170px minmax(0, 560px);
   gap: 8px 14px;
   align-items: start;
 }

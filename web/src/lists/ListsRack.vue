@@ -51,12 +51,14 @@ const { data, error, isPending } = useLists()
             <template v-else>Not read yet: the numbers are of the records of now.</template>
             {{ list.sharing[0]?.toUpperCase() }}{{ list.sharing.slice(1) }}.
           </span>
-          <details v-if="list.doubts.length" class="doubts">
+          <p v-if="list.doubts.length === 1" class="doubts">{{ list.doubts[0] }}</p>
+          <details v-else-if="list.doubts.length" class="doubts">
             <summary>
-              {{ list.doubts.length === 1 ? '1 doubt' : `${count(list.doubts.length)} doubts` }}
+              {{ list.doubts[0] }}
+              And {{ count(list.doubts.length - 1) }} more.
             </summary>
             <ul>
-              <li v-for="doubt in list.doubts" :key="doubt">{{ doubt }}</li>
+              <li v-for="doubt in list.doubts.slice(1)" :key="doubt">{{ doubt }}</li>
             </ul>
           </details>
         </template>
@@ -93,6 +95,7 @@ const { data, error, isPending } = useLists()
 
 .doubts {
   grid-column: 1 / -1;
+  margin: 0;
   color: var(--brick);
 }
 

@@ -7,7 +7,9 @@ import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.DemoAccounts;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.SavedSet;
+import dipstick.server.exchange.Letterheads;
 import dipstick.server.exchange.Letters;
+import dipstick.server.paper.Letterhead;
 import dipstick.server.practice.Today;
 import dipstick.server.records.RecordsSeed;
 import dipstick.server.records.Views;
@@ -38,6 +40,14 @@ class DemoStart implements SmartLifecycle {
             "shingles-vaccination",
             "not-seen-for-three-years");
 
+    private static final Letterhead LETTERHEAD = new Letterhead(
+            "Otterbrook Family Practice",
+            "1 Copper Row\nOtterbrook\nOB7 1AA",
+            "01632 960000",
+            "practice@example.org",
+            "The practice team",
+            "");
+
     /** Of people in the demo, besides the one in which letters come with the product. */
     private static final List<String> LANGUAGES = List.of("pl", "pt");
 
@@ -47,6 +57,7 @@ class DemoStart implements SmartLifecycle {
     private final CriteriaSets sets;
     private final Sharing sharing;
     private final Letters letters;
+    private final Letterheads letterheads;
     private final Today today;
     private boolean started;
 
@@ -57,6 +68,7 @@ class DemoStart implements SmartLifecycle {
             CriteriaSets sets,
             Sharing sharing,
             Letters letters,
+            Letterheads letterheads,
             Today today) {
         this.clock = clock;
         this.accounts = accounts;
@@ -64,6 +76,7 @@ class DemoStart implements SmartLifecycle {
         this.sets = sets;
         this.sharing = sharing;
         this.letters = letters;
+        this.letterheads = letterheads;
         this.today = today;
     }
 
@@ -98,6 +111,7 @@ class DemoStart implements SmartLifecycle {
         clock.earlier(Duration.ofDays(7L * DemoPast.WEEKS + 1), () -> {
             SETS.forEach(this::publish);
             LANGUAGES.forEach(this::addLetter);
+            letterheads.save(LETTERHEAD, letterheads.revision());
             // Last, so that a start that was broken off is begun again.
             DemoAccounts.create(accounts);
         });

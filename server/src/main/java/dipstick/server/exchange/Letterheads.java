@@ -39,7 +39,7 @@ public class Letterheads {
                 : written;
     }
 
-    int revision() {
+    public int revision() {
         return kept.letterheadRevision();
     }
 

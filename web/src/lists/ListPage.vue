@@ -58,7 +58,12 @@ const { data: plan } = useQuery({
 })
 const dials = computed(() => dialsOf(plan.value))
 
-const all = computed(() => (list.value?.rows ?? []).map(rowOf))
+/** In the order of the set, but who is to check apart from who is on the list. */
+const all = computed(() =>
+  (list.value?.rows ?? [])
+    .map(rowOf)
+    .sort((one, other) => Number(one.state === 'check') - Number(other.state === 'check')),
+)
 const rows = computed(() => {
   const words = find.value.trim().toLowerCase()
   return words === '' ? all.value : all.value.filter((row) => row.findable.includes(words))

@@ -30,8 +30,16 @@ public final class Doubts {
                 .toList();
     }
 
-    /** The same in sentences, each once. */
+    /** The same in sentences that say of which criterion they are, where no criterion stands beside. */
     public static List<String> messages(Evaluator evaluator, Reading reading) {
-        return of(evaluator, reading).stream().map(Doubt::message).distinct().toList();
+        return of(evaluator, reading).stream()
+                .map(doubt -> reading.set()
+                        .criteria()
+                        .filter(criterion -> criterion.id().equals(doubt.criterion()))
+                        .map(criterion -> CriterionWords.of(criterion, reading.asOf()) + ": " + doubt.message())
+                        .findFirst()
+                        .orElse(doubt.message()))
+                .distinct()
+                .toList();
     }
 }

@@ -64,6 +64,15 @@ class DoubtsTest {
     }
 
     @Test
+    void where_no_criterion_stands_beside_a_doubt_says_of_which_it_is() {
+        Evaluator evaluator = new Evaluator(RECORDS, Records.TODAY);
+        CriteriaSet set =
+                Records.set(RECORDS, "'include': [{'id': 'all', 'test': {'field': 'sex', 'missing': false}}]");
+        assertThat(Doubts.messages(evaluator, evaluator.read(set)))
+                .containsExactly("“sex is on record”: It removes nobody.");
+    }
+
+    @Test
     void a_level_of_which_too_much_cannot_be_told() {
         assertThat(doubts("'include': [{'id': 'frail', 'test': {'field': 'frailty', 'above': 4}},"
                         + "{'id': 'young', 'test': {'age': {'through': 70}}}]"))

@@ -77,6 +77,14 @@ watch(visible, (shown) => {
   }
 })
 
+// What was told is of what was taken out before.
+watch(
+  () => draft.format,
+  () => {
+    told.value = ''
+  },
+)
+
 const { data: book, refetch } = useQuery({
   queryKey: ['letters'],
   queryFn: () => send<Schemas['LetterBook']>('/api/letters'),
@@ -247,7 +255,7 @@ function logWritten() {
         </template>
         <template v-if="check?.leftOut.length">
           <span>Left out</span>
-          <ul class="left-out">
+          <ul class="left-out" tabindex="0" aria-label="Would be left out">
             <li v-for="one in check.leftOut" :key="one.person">
               <Veiled :text="one.name" />: {{ one.why }}
             </li>
@@ -298,7 +306,7 @@ function logWritten() {
           Log it for {{ count(written.length) }} {{ written.length === 1 ? 'person' : 'people' }}
         </button>
       </p>
-      <ul v-if="leftOut.length" class="left-out whole" aria-label="Left out">
+      <ul v-if="leftOut.length" class="left-out whole" tabindex="0" aria-label="Left out">
         <li v-for="one in leftOut" :key="one.person"><Veiled :text="one.name" />: {{ one.why }}</li>
       </ul>
     </form>

@@ -1,18 +1,8 @@
+import { later } from '@/testing'
 import { flushPromises } from '@vue/test-utils'
 import { effectScope } from 'vue'
 import { describe, expect, it } from 'vitest'
 import { useNewest } from './newest'
-
-/** An answer that comes when it is told to. */
-function later<T>() {
-  let resolve: (value: T) => void = () => undefined
-  let reject: (failure: Error) => void = () => undefined
-  const promise = new Promise<T>((good, bad) => {
-    resolve = good
-    reject = bad
-  })
-  return { promise, resolve, reject }
-}
 
 describe('the newest question', () => {
   it('is the only one whose answer is taken, in whatever order they come', async () => {

@@ -1,18 +1,9 @@
+import { later } from '@/testing'
 import { flushPromises } from '@vue/test-utils'
 import { ref } from 'vue'
 import { describe, expect, it } from 'vitest'
 import { Problem } from './client'
 import { useSaving } from './saving'
-
-function later<T>() {
-  let resolve: (value: T) => void = () => undefined
-  let reject: (failure: Error) => void = () => undefined
-  const promise = new Promise<T>((good, bad) => {
-    resolve = good
-    reject = bad
-  })
-  return { promise, resolve, reject }
-}
 
 describe('saving', () => {
   it('hands over what came of it while it is still on the page', async () => {

@@ -9,6 +9,17 @@ import { createMemoryHistory, createRouter } from 'vue-router'
 import PlainChart from './PlainChart'
 import PlainDialog from './PlainDialog'
 
+/** An answer that comes when it is told to. */
+export function later<T>() {
+  let resolve: (value: T) => void = () => undefined
+  let reject: (failure: Error) => void = () => undefined
+  const promise = new Promise<T>((good, bad) => {
+    resolve = good
+    reject = bad
+  })
+  return { promise, resolve, reject }
+}
+
 /** A request that was made. */
 export interface Asked {
   method: string

@@ -29,6 +29,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -141,10 +142,10 @@ class ExportController {
     PaperCheck check(@PathVariable String set, @Valid @RequestBody Wanted wanted) {
         sharing.require(set, Right.WORK);
         requireForToCheck(set, wanted);
-        Letters.Run run = run(set, wanted, outgoing(set, wanted));
-        int withoutAgain = letters.write(order(set, wanted, outgoing(set, wanted), true))
-                .leftOut()
-                .size();
+        Outgoing out = outgoing(set, wanted);
+        Letters.Run run = run(set, wanted, out);
+        int withoutAgain =
+                letters.write(order(set, wanted, out, true)).leftOut().size();
         return new PaperCheck(
                 run.written().size(),
                 run.written().stream()
@@ -171,13 +172,12 @@ class ExportController {
             case CSV -> Spreadsheets.csv(out, wanted.columns());
             case XLSX -> Spreadsheets.xlsx(out, wanted.columns());
             case CALL_SHEET -> callSheet(out, run(set, wanted, out));
-            case LETTERS -> letters(run(set, wanted, out), out);
-            case LABELS -> labels(run(set, wanted, out), out);
+            case LETTERS -> gone(set, wanted, out, run -> letters(run, out));
+            case LABELS -> gone(set, wanted, out, run -> labels(run, out));
             case MAIL ->
                 throw Problems.refused(
                         HttpStatus.BAD_REQUEST, "is-sent", "E-mail is sent and not taken out as a file.");
         };
-        remember(set, wanted, out);
         audit.record(
                 Act.LIST_EXPORTED,
                 set + " as " + wanted.format() + ", " + out.people().size() + " people: "
@@ -209,17 +209,16 @@ class ExportController {
     }
 
     /** What was printed for people counts as gone to them: nobody knows better whether it was posted. */
-    private void remember(String set, Wanted wanted, Outgoing out) {
-        if (wanted.format() == Format.LETTERS || wanted.format() == Format.LABELS) {
-            Letters.Order order = order(set, wanted, out, wanted.again().orElse(false));
-            writtenTo.record(
-                    set,
-                    order.what(),
-                    order.template(),
-                    letters.write(order).written().stream()
-                            .map(one -> one.person().person().id())
-                            .toList());
-        }
+    private byte[] gone(String set, Wanted wanted, Outgoing out, Function<Letters.Run, byte[]> print) {
+        Letters.Order order = order(set, wanted, out, wanted.again().orElse(false));
+        Letters.Run run = letters.write(order);
+        byte[] printed = print.apply(run);
+        writtenTo.record(
+                set,
+                order.what(),
+                order.template(),
+                run.written().stream().map(one -> one.person().person().id()).toList());
+        return printed;
     }
 
     private Outgoing outgoing(String set, Wanted wanted) {

@@ -48,15 +48,21 @@ record ContactPlan(
         return to == Entry.Standing.CHECK ? new Next(Step.LOOK, on) : from(stepsDone, on, false);
     }
 
-    /** @param stepsDone how many steps are behind them, with the one that this came of */
-    Next after(Effect effect, int stepsDone, LocalDate day) {
-        return switch (effect) {
+    /**
+     * The step after an outcome. Having been called once does not put somebody who is to check onto the list: they are
+     * looked at again.
+     *
+     * @param stepsDone how many steps are behind them, with the one that this came of
+     */
+    Next after(Effect effect, Entry.Standing standing, int stepsDone, LocalDate day) {
+        Next planned = switch (effect) {
             case REACHED -> new Next(Step.LOOK, day.plusDays(afterReached));
             case BOOKED -> new Next(Step.LOOK, day.plusDays(afterBooked));
             case DECLINED -> new Next(Step.CLOSE, day);
             case NOT_REACHED, SENT -> from(stepsDone, day, false);
             case WRONG_NUMBER -> from(stepsDone, day, true);
         };
+        return standing == Entry.Standing.CHECK ? new Next(Step.LOOK, planned.on()) : planned;
     }
 
     /** How many steps are behind somebody after an outcome. */

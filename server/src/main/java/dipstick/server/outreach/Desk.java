@@ -21,7 +21,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Shows a list as it is now to whoever is signed in. */
@@ -70,33 +69,34 @@ public class Desk {
         this.today = today;
     }
 
-    /** Those on the list, and those who were lately. */
-    List<DeskRow> rows(String set) {
+    /**
+     * Those on a list, and those who were lately.
+     *
+     * @param all how many there are
+     * @param mine those whom whoever is signed in may see
+     */
+    record Shown(int all, List<DeskRow> mine) {}
+
+    Shown shown(String set) {
         LocalDate day = today.day();
         Colleague who = accounts.here();
         Population records = seen.records();
         Rows rows = new Rows(set, day, who, records);
-        return shown(set, day)
+        List<Entry> all = entries.ofSet(set).stream()
+                .filter(entry -> entry.isOpen()
+                        || !entry.changedOn().plusDays(DAYS_SHOWN).isBefore(day))
+                .toList();
+        List<DeskRow> mine = all.stream()
                 .map(entry -> rows.row(entry, PersonLine.of(records, entry.person(), day)))
                 .filter(row -> who.maySeePeopleOf(row.person().provider()))
                 .toList();
-    }
-
-    /** How many there are, with those whom whoever is signed in may not see. */
-    int all(String set) {
-        return (int) shown(set, today.day()).count();
-    }
-
-    private Stream<Entry> shown(String set, LocalDate day) {
-        return entries.ofSet(set).stream()
-                .filter(entry -> entry.isOpen()
-                        || !entry.changedOn().plusDays(DAYS_SHOWN).isBefore(day));
+        return new Shown(all.size(), mine);
     }
 
     /** Some of those whom whoever is signed in may see, in the order in which they are named. */
     public List<Listed> listed(String set, List<String> people) {
-        Map<String, DeskRow> byPerson =
-                rows(set).stream().collect(Collectors.toMap(row -> row.person().id(), Function.identity()));
+        Map<String, DeskRow> byPerson = shown(set).mine().stream()
+                .collect(Collectors.toMap(row -> row.person().id(), Function.identity()));
         return people.stream()
                 .distinct()
                 .map(byPerson::get)

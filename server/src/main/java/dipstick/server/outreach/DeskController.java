@@ -102,18 +102,19 @@ class DeskController {
         long holds = told.last();
         SavedSet saved = sets.getInForce(set);
         audit.recordOnce(Act.LIST_READ, set);
+        Desk.Shown shown = desk.shown(set);
         return new DeskView(
                 saved.publishedName(),
                 saved.json().path("purpose").asString(""),
                 readings.latest(set).map(reading -> reading.asOf().toString()),
                 criteria.settings(saved, seen.records().personFields()),
-                desk.all(set),
+                shown.all(),
                 sharing.here(set),
                 outcomes.all(),
                 manners.of(set),
                 manners.revision(set),
                 holds,
-                desk.rows(set));
+                shown.mine());
     }
 
     /** What colleagues did about somebody, and the lists that they are on. */

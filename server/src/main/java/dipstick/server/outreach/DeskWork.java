@@ -255,13 +255,10 @@ class DeskWork {
             for (Entry one : settled) {
                 ContactPlan plan = manners.of(one.setId()).plan();
                 int stepsDone = plan.stepsDone(outcome.effect(), one.stepsDone());
-                ContactPlan.Next planned = plan.after(outcome.effect(), stepsDone, day);
+                ContactPlan.Next planned = plan.after(outcome.effect(), one.standing(), stepsDone, day);
                 ContactPlan.Next next = one.setId().equals(set) && work.step() != Step.NONE
                         ? new ContactPlan.Next(work.step(), day(planned.on()))
-                        // Having been called once does not put somebody who is to check onto the list.
-                        : one.standing() == Entry.Standing.CHECK
-                                ? new ContactPlan.Next(Step.LOOK, planned.on())
-                                : planned;
+                        : planned;
                 change(id, one, one.with(Entry.State.IN_PROGRESS, next, stepsDone, day));
             }
             attempts.write(

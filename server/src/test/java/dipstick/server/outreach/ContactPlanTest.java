@@ -42,7 +42,7 @@ class ContactPlanTest {
     void an_outcome_says_what_comes_next_and_when(Effect effect, int before, int after, Step step, LocalDate on) {
         int stepsDone = PLAN.stepsDone(effect, before);
         assertThat(stepsDone).isEqualTo(after);
-        assertThat(PLAN.after(effect, stepsDone, DAY)).isEqualTo(new ContactPlan.Next(step, on));
+        assertThat(PLAN.after(effect, Entry.Standing.ON, stepsDone, DAY)).isEqualTo(new ContactPlan.Next(step, on));
     }
 
     @Test
@@ -63,7 +63,7 @@ class ContactPlanTest {
                 0,
                 0);
         int stepsDone = callsFirst.stepsDone(Effect.WRONG_NUMBER, 0);
-        assertThat(callsFirst.after(Effect.WRONG_NUMBER, stepsDone, DAY))
+        assertThat(callsFirst.after(Effect.WRONG_NUMBER, Entry.Standing.ON, stepsDone, DAY))
                 .isEqualTo(new ContactPlan.Next(Step.LETTER, LocalDate.of(2026, 3, 4)));
     }
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fieldWords } from '@/fields'
 import type { Schemas } from '@/api/client'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
@@ -34,7 +35,7 @@ watch(visible, (shown) => {
 })
 
 const options = computed(() =>
-  fields.map((one) => ({ name: one.name, label: one.name.replaceAll('_', ' ') })),
+  fields.map((one) => ({ name: one.name, label: fieldWords(one.name) })),
 )
 const rows = computed(() => rowsOf(pasted.value))
 const problem = computed(() => problemOf(rows.value, key.value.length))

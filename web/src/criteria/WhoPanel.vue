@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
+import { fieldWords, tellsWho } from '@/fields'
 import { PersonPanel } from '@/people'
 import { count } from '@/stick'
 import { Veiled, VeiledWords } from '@/veil'
@@ -33,6 +34,8 @@ type Line = Schemas['Line']
 const people = shallowRef<Line[]>([])
 /** Nothing until it is known. */
 const total = ref<number>()
+/** What the set shows of each besides. */
+const show = shallowRef<readonly string[]>([])
 const after = ref<string>()
 const person = shallowRef<Schemas['PersonView']>()
 const personId = ref<string>()
@@ -59,7 +62,7 @@ function load(from?: string): Promise<void> {
         sendJson<Schemas['NearPage']>('POST', '/api/bench/near', { draft, criterion }, { signal }),
       (near) => {
         crossings.value = near.crossings
-        people.value = near.crossings.map(({ person }) => ({ person, why: '' }))
+        people.value = near.crossings.map(({ person }) => ({ person, why: '', shown: [] }))
         total.value = near.total
         after.value = undefined
       },
@@ -76,9 +79,17 @@ function load(from?: string): Promise<void> {
     (page) => {
       people.value = from ? [...people.value, ...page.people] : page.people
       total.value = page.total
+      show.value = page.show
       after.value = page.after
     },
   )
+}
+
+/** What the line does not say anyway. */
+function besides(shown: readonly string[]) {
+  return show.value
+    .map((name, at) => ({ name, text: shown[at] ?? '' }))
+    .filter((cell) => cell.text !== '' && cell.name !== 'provider' && cell.name !== 'state')
 }
 
 /** How many of those that are shown have the same reason. */
@@ -234,7 +245,7 @@ watch(
         @open="open"
       />
       <ol v-else class="people">
-        <template v-for="({ person: one, why }, i) in people" :key="one.id">
+        <template v-for="({ person: one, why, shown }, i) in people" :key="one.id">
           <li v-if="why && why !== people[i - 1]?.why" class="why">
             <VeiledWords :text="why" :telling="[one.born]" />
             <strong>{{ withReason(why) }}</strong>
@@ -244,6 +255,15 @@ watch(
               <span class="name"><Veiled :text="one.name" /></span>
               <span class="quiet">{{ one.age || 'no birth date' }}</span>
               <span class="quiet">{{ one.provider }}</span>
+              <span v-if="besides(shown).length" class="quiet besides">
+                <template v-for="cell in besides(shown)" :key="cell.name">
+                  {{ fieldWords(cell.name) }}
+                  <Veiled v-if="tellsWho(cell.name)" :text="cell.text" :what="cell.name" /><template
+                    v-else
+                    >{{ cell.text }}</template
+                  >
+                </template>
+              </span>
             </button>
           </li>
         </template>
@@ -313,6 +333,10 @@ watch(
 
 .person-row {
   grid-template-columns: 1fr 90px 130px;
+}
+
+.person-row .besides {
+  grid-column: 1 / -1;
 }
 
 .person-row span {

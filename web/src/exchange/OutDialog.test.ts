@@ -75,12 +75,32 @@ describe('taking people out', () => {
 
   it('gives a file of the chosen columns in the order of the queue', async () => {
     const saved = downloads()
-    const { wrapper, asked } = await dialog({ 'POST /api/lists/kidney/out': 'a,b' })
-    await choose(wrapper, 'CSV')
+    const { wrapper, asked } = await dialog({
+      'POST /api/lists/kidney/out': 'a,b',
+      'POST /api/lists/kidney/out/about': {},
+    })
     await submit(wrapper)
-    expect(posted(asked, '/out')).toMatchObject({ format: 'CSV', people: PEOPLE, reason: '' })
     expect(wrapper.text()).toContain('The file is with your downloads.')
     expect(saved).toHaveBeenCalledOnce()
+    await choose(wrapper, 'CSV')
+    await submit(wrapper)
+    const table = { format: 'CSV', people: PEOPLE, reason: '' }
+    expect(posted(asked, '/out')).toMatchObject(table)
+    expect(posted(asked, '/out/about')).toMatchObject(table)
+    expect(wrapper.text()).toContain('beside it a file that says who took it out, when and why')
+    expect(saved).toHaveBeenCalledTimes(3)
+  })
+
+  it('offers first what the set of the list shows', async () => {
+    downloads()
+    const { wrapper, asked } = await dialog({ 'POST /api/lists/kidney/out': 'a,b' })
+    await wrapper.setProps({ show: ['site', 'due_on', 'Care_plan'] })
+    await submit(wrapper)
+    const out = posted(asked, '/out') as { columns: string[]; fields: string[] }
+    expect(out.columns.at(-1)).toBe('SITE')
+    expect(out.columns.filter((one) => one === 'DUE_ON')).toHaveLength(1)
+    expect(out.fields).toEqual(['Care_plan'])
+    expect(wrapper.find('.columns').text()).toContain('Care plan')
   })
 
   it('says what was wrong and takes nothing out', async () => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
+import { fieldWords } from '@/fields'
 import { useSession } from '@/session'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
@@ -16,7 +17,7 @@ import {
   download,
   FORMATS,
   needsReason,
-  USUAL_COLUMNS,
+  usualTable,
   type Column,
   type Format,
 } from './takeOut'
@@ -29,6 +30,7 @@ const {
   example,
   toCheck = 0,
   mayChange = false,
+  show = [],
 } = defineProps<{
   list: string
   /** Their ids, in the order in which they are to come. */
@@ -38,6 +40,8 @@ const {
   /** How many of them are to check and not on the list. */
   toCheck?: number
   mayChange?: boolean
+  /** The names of what the set of the list shows besides. */
+  show?: readonly string[]
 }>()
 const emit = defineEmits<{ written: [people: string[], outcome: string] }>()
 
@@ -46,7 +50,8 @@ const queries = useQueryClient()
 const address = computed(() => `/api/lists/${encodeURIComponent(list)}/out`)
 const draft = reactive({
   format: 'XLSX' as Format | 'MAIL',
-  columns: [...USUAL_COLUMNS] as Column[],
+  columns: [] as Column[],
+  fields: [] as string[],
   template: 'Recall',
   reason: '',
   /** Also to those to whom the same went just now, and those who are to check: both only on purpose. */
@@ -64,6 +69,16 @@ const leftOut = ref<readonly Schemas['LeftOut'][]>([])
 const isTable = computed(() => draft.format === 'CSV' || draft.format === 'XLSX')
 const isPaper = computed(() => !isTable.value && draft.format !== 'MAIL')
 const isWritten = computed(() => draft.format === 'LETTERS' || draft.format === 'MAIL')
+
+const further = computed(() => usualTable(show).fields)
+
+watch(
+  () => [list, ...show],
+  () => {
+    Object.assign(draft, usualTable(show))
+  },
+  { immediate: true },
+)
 
 watch(visible, (shown) => {
   if (shown) {
@@ -102,6 +117,7 @@ function wanted(format: Format | 'MAIL') {
     format,
     people: [...people],
     columns: isTable.value ? draft.columns : [],
+    fields: isTable.value ? draft.fields : [],
     template: draft.template,
     reason: draft.reason,
     again: draft.again,
@@ -141,7 +157,10 @@ async function takeOut() {
     await save(
       () => download(address.value, wanted(format)),
       () => {
-        told.value = 'The file is with your downloads.'
+        told.value =
+          format === 'CSV'
+            ? 'The table is with your downloads, and beside it a file that says who took it out, when and why.'
+            : 'The file is with your downloads.'
         if (format === 'LETTERS') {
           const without = new Set((to?.leftOut ?? []).map((one) => one.person))
           written.value = people.filter((id) => !without.has(id))
@@ -206,6 +225,9 @@ function logWritten() {
         <span class="columns">
           <label v-for="one in COLUMNS" :key="one.column">
             <input v-model="draft.columns" type="checkbox" :value="one.column" /> {{ one.name }}
+          </label>
+          <label v-for="name in further" :key="name">
+            <input v-model="draft.fields" type="checkbox" :value="name" /> {{ fieldWords(name) }}
           </label>
         </span>
       </template>

@@ -57,6 +57,35 @@ export const USUAL_COLUMNS: readonly Column[] = [
   'STATE',
 ]
 
+/** The columns that show what is named in a set. */
+const SHOWN: Record<string, Column> = {
+  family_name: 'FAMILY_NAME',
+  given_name: 'GIVEN_NAME',
+  birth_date: 'BORN',
+  phone: 'PHONE',
+  mobile: 'MOBILE',
+  email: 'EMAIL',
+  address: 'ADDRESS',
+  city: 'CITY',
+  postcode: 'POSTCODE',
+  language: 'LANGUAGE',
+  contact_by: 'CONTACT_BY',
+  provider: 'PROVIDER',
+  site: 'SITE',
+  id: 'PERSON_ID',
+  due_on: 'DUE_ON',
+  band: 'BAND',
+  state: 'STANDING',
+}
+
+/** What a table has first, with what the set of its list shows. */
+export function usualTable(show: readonly string[]): { columns: Column[]; fields: string[] } {
+  return {
+    columns: [...new Set([...USUAL_COLUMNS, ...show.flatMap((name) => SHOWN[name] ?? [])])],
+    fields: show.filter((name) => !(name in SHOWN)),
+  }
+}
+
 /** Whether a reason has to be given: it says how to reach people. */
 export function needsReason(format: Format | 'MAIL', columns: readonly Column[]): boolean {
   return (
@@ -67,6 +96,14 @@ export function needsReason(format: Format | 'MAIL', columns: readonly Column[])
 
 /** Asks for a file and hands it to the browser to keep. */
 export async function download(address: string, wanted: Wanted): Promise<void> {
+  await keep(address, wanted)
+  // A table holds its rows alone: who took it out, when and why stands in a file beside it.
+  if (wanted.format === 'CSV') {
+    await keep(`${address}/about`, wanted)
+  }
+}
+
+async function keep(address: string, wanted: Wanted): Promise<void> {
   const response = await answerOf(address, json('POST', wanted))
   const name = /filename\*?=(?:UTF-8'')?"?([^";]+)/.exec(
     response.headers.get('Content-Disposition') ?? '',

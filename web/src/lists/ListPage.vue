@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
+import { fieldWords, tellsWho } from '@/fields'
 import { PersonPanel } from '@/people'
 import { useSession } from '@/session'
 import AsOfDate from '@/shell/AsOfDate.vue'
@@ -47,6 +48,7 @@ const asked = refDebounced(
 )
 const base = computed(() => `/api/lists/${encodeURIComponent(id)}`)
 const csvAddress = computed(() => `${base.value}/csv?${asked.value}`)
+const metadataAddress = computed(() => `${base.value}/csv-metadata.json?${asked.value}`)
 
 const { data: list, error } = useQuery({
   queryKey: computed(() => ['lists', id, asked.value]),
@@ -113,6 +115,12 @@ async function open(row: Row) {
       <Button text label="Readings" @click="readingsShown = true" />
       <InputText v-model="find" placeholder="Find a name, phone, provider" aria-label="Find" />
       <a :href="csvAddress" download class="download"><i class="pi pi-download" /> Download CSV</a>
+      <a
+        :href="metadataAddress"
+        download
+        title="What the CSV is, who took it and when: a file to keep beside it"
+        >About it</a
+      >
     </div>
     <p v-if="error || personProblem" class="notice" role="alert">
       {{ error ? sentenceOf(error) : personProblem }}
@@ -169,11 +177,18 @@ async function open(row: Row) {
       <Column
         v-for="one in besides"
         :key="one.name"
-        :header="one.name.replaceAll('_', ' ')"
+        :header="fieldWords(one.name)"
         :sort-field="(row: Row) => row.shown[one.at] ?? ''"
         sortable
       >
-        <template #body="{ data }: { data: Row }">{{ data.shown[one.at] }}</template>
+        <template #body="{ data }: { data: Row }">
+          <Veiled
+            v-if="tellsWho(one.name)"
+            :text="data.shown[one.at] ?? ''"
+            :what="fieldWords(one.name)"
+          />
+          <template v-else>{{ data.shown[one.at] }}</template>
+        </template>
       </Column>
       <Column field="provider" header="Provider" sortable />
       <Column field="site" header="Site" sortable />

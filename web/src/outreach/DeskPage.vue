@@ -34,7 +34,17 @@ const { id } = defineProps<{ id: string }>()
 const session = useSession()
 const veil = useVeil()
 const { desk, error, work, undo, told, canUndo } = useDesk(toRef(() => id))
-const { view, views, use, save: saveViews } = useViews(toRef(() => id))
+const {
+  view,
+  views,
+  usual,
+  columns,
+  use,
+  save: saveViews,
+} = useViews(
+  toRef(() => id),
+  desk,
+)
 
 const route = useRoute()
 const asked = QUEUES.find((one) => one.id === route.query.queue)
@@ -448,6 +458,7 @@ watch(outShown, (isShown) => {
       :people="takenOut.map((one) => one.person.id)"
       :to-check="takenOut.filter((one) => one.standing === 'CHECK').length"
       :may-change="mayChange"
+      :show="desk?.show ?? []"
       :example="current"
       @written="logWritten"
     />
@@ -455,6 +466,8 @@ watch(outShown, (isShown) => {
       v-model:visible="viewShown"
       :view="view"
       :views="views"
+      :usual="usual"
+      :columns="columns"
       @use="use"
       @save="saveViews"
     />

@@ -3,11 +3,17 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { reactive, watch } from 'vue'
-import { COLUMNS, USUAL_VIEW, type ColumnId, type View } from './columns'
+import { SET_ORDER, USUAL_VIEW, type ColumnId, type DeskColumn, type View } from './columns'
 
 /** Columns, their order, and grouping; kept under a name. */
 const visible = defineModel<boolean>('visible', { required: true })
-const { view, views } = defineProps<{ view: View; views: readonly View[] }>()
+const { view, views, usual, columns } = defineProps<{
+  view: View
+  views: readonly View[]
+  /** What the desk has where nobody said otherwise. */
+  usual: View
+  columns: readonly DeskColumn[]
+}>()
 const emit = defineEmits<{ use: [view: View]; save: [views: View[]] }>()
 
 const draft = reactive<View>({ ...USUAL_VIEW })
@@ -29,20 +35,20 @@ function turn(id: ColumnId) {
 }
 
 function move(id: ColumnId, by: 1 | -1) {
-  const columns = [...draft.columns]
-  const at = columns.indexOf(id)
-  const other = columns[at + by]
+  const moved = [...draft.columns]
+  const at = moved.indexOf(id)
+  const other = moved[at + by]
   if (other) {
-    columns[at] = other
-    columns[at + by] = id
-    draft.columns = columns
+    moved[at] = other
+    moved[at + by] = id
+    draft.columns = moved
   }
 }
 
 /** Those that are shown in their order, then the others. */
 function ordered() {
-  const rest = COLUMNS.filter((column) => !draft.columns.includes(column.id))
-  return [...draft.columns.map((id) => COLUMNS.find((column) => column.id === id)), ...rest].filter(
+  const rest = columns.filter((column) => !draft.columns.includes(column.id))
+  return [...draft.columns.map((id) => columns.find((column) => column.id === id)), ...rest].filter(
     (column) => column !== undefined,
   )
 }
@@ -112,13 +118,25 @@ function use() {
         <select id="group-by" v-model="draft.groupBy">
           <option value="">nothing</option>
           <option
-            v-for="column in COLUMNS.filter((one) => !one.telling)"
+            v-for="column in columns.filter((one) => !one.telling)"
             :key="column.id"
             :value="column.id"
           >
             {{ column.name }}
           </option>
         </select>
+        <template v-if="usual.sortBy === SET_ORDER">
+          <label for="set-order">Order</label>
+          <label>
+            <input
+              id="set-order"
+              type="checkbox"
+              :checked="draft.sortBy === SET_ORDER"
+              @change="draft.sortBy = draft.sortBy === SET_ORDER ? USUAL_VIEW.sortBy : SET_ORDER"
+            />
+            as the set orders its list
+          </label>
+        </template>
         <label for="view-name">Kept as</label>
         <InputText id="view-name" v-model="draft.name" maxlength="60" />
         <span></span>

@@ -1,6 +1,6 @@
 import { deskRow } from '@/testing/rows'
 import { describe, expect, it } from 'vitest'
-import { columnOf, COLUMNS, sorted, USUAL_VIEW, type ColumnId } from './columns'
+import { columnOf, COLUMNS, sorted, USUAL_VIEW, usualView, type ColumnId } from './columns'
 import type { DeskRow } from './queues'
 
 const TODAY = '2026-11-26'
@@ -41,6 +41,11 @@ describe('a column of the desk', () => {
     expect(new Set(COLUMNS.map((one) => one.id)).size).toBe(COLUMNS.length)
     expect(new Set(COLUMNS.map((one) => one.name)).size).toBe(COLUMNS.length)
     expect(columnOf('no such column')).toBeUndefined()
+    const mobile = columnOf('field:mobile')
+    expect(mobile?.text(deskRow('Marl', { shown: { mobile: '01632 960002' } }), TODAY)).toBe(
+      '01632 960002',
+    )
+    expect([mobile?.telling, columnOf('field:sex')?.telling]).toEqual([true, false])
   })
 })
 
@@ -64,6 +69,12 @@ describe('the order of the desk', () => {
   it('goes by what comes next, and by name', () => {
     expect(order('next')).toBe('BADC')
     expect(order('name', true)).toBe('DCBA')
+  })
+
+  it('goes by the place that the set gives, whatever is due', () => {
+    const placed = ['C', 'A', 'B'].map((id, place) => deskRow(id, { place }))
+    const shuffled = sorted(placed.toReversed(), usualView([], true), TODAY)
+    expect(shuffled.map((row) => row.person.id)).toEqual(['C', 'A', 'B'])
   })
 
   it('keeps those of a group together', () => {

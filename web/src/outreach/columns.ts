@@ -1,8 +1,14 @@
 import { dayWords, shortDayWords } from '@/days'
+import { fieldWords, tellsWho } from '@/fields'
 import { daysBetween, isHeldBack, isOpen, type DeskRow } from './queues'
 import { STATES, stepWords } from './words'
 
-export type ColumnId =
+/** A column of the desk itself, or one of a field that the set shows besides. */
+export type ColumnId = OwnColumnId | `${typeof FIELD}${string}`
+
+const FIELD = 'field:'
+
+type OwnColumnId =
   | 'name'
   | 'age'
   | 'due'
@@ -17,6 +23,7 @@ export type ColumnId =
   | 'joined'
   | 'also'
   | 'state'
+  | 'standing'
   | 'language'
   | 'by'
   | 'why'
@@ -110,6 +117,7 @@ export const COLUMNS: readonly DeskColumn[] = [
   },
   { id: 'also', name: 'Also on', width: '1fr', text: (row) => row.alsoOn.join(', ') },
   { id: 'state', name: 'State', width: '0.8fr', text: (row) => STATES[row.state] },
+  { id: 'standing', name: 'Pile', width: '84px', text: (row) => PILES[row.standing] },
   { id: 'language', name: 'Language', width: '72px', text: (row) => row.language },
   { id: 'by', name: 'Contact by', width: '80px', text: (row) => row.contactBy },
   { id: 'why', name: 'Why', width: '2fr', text: why },
@@ -120,15 +128,54 @@ function why(row: DeskRow): string {
   return (isOpen(row) ? (row.setAside ?? held) : undefined) ?? row.why
 }
 
+const PILES = { ON: 'on the list', CHECK: 'to check', OFF: 'off the list' }
+
 export function columnOf(id: string): DeskColumn | undefined {
-  return COLUMNS.find((column) => column.id === id)
+  return id.startsWith(FIELD)
+    ? fieldColumn(id.slice(FIELD.length))
+    : COLUMNS.find((column) => column.id === id)
 }
+
+function fieldColumn(field: string): DeskColumn {
+  return {
+    id: `${FIELD}${field}`,
+    name: fieldWords(field),
+    width: '1fr',
+    telling: tellsWho(field),
+    text: (row) => row.shown[field] ?? '',
+  }
+}
+
+/** The columns of the desk that show what is named in a set; one that the desk has anyway stands for its field. */
+const OWN: Record<string, OwnColumnId> = {
+  due_on: 'due',
+  band: 'band',
+  state: 'standing',
+  phone: 'phone',
+  provider: 'provider',
+  site: 'site',
+  language: 'language',
+  contact_by: 'by',
+}
+
+function shownColumns(show: readonly string[]): ColumnId[] {
+  return show.map((name) => OWN[name] ?? (`${FIELD}${name}` as const))
+}
+
+/** All that can stand at the desk of a set, with the fields that it shows. */
+export function columnsOf(show: readonly string[]): DeskColumn[] {
+  const fields = shownColumns(show).filter((id) => id.startsWith(FIELD))
+  return [...COLUMNS, ...fields.map(columnOf).filter((column) => column !== undefined)]
+}
+
+export const SET_ORDER = 'set'
 
 /** How the desk is laid out for somebody. */
 export interface View {
   name: string
   columns: ColumnId[]
-  sortBy: ColumnId
+  /** A column, or the order that the set gives. */
+  sortBy: ColumnId | typeof SET_ORDER
   descending: boolean
   groupBy: ColumnId | ''
 }
@@ -139,6 +186,17 @@ export const USUAL_VIEW: View = {
   sortBy: 'due',
   descending: false,
   groupBy: '',
+}
+
+/** The usual view, with what a set shows, and in the order that it gives. */
+export function usualView(show: readonly string[], isOrdered: boolean): View {
+  const [name, age, due, band, ...rest] = USUAL_VIEW.columns
+  const columns = [name, age, due, band, ...shownColumns(show), ...rest]
+  return {
+    ...USUAL_VIEW,
+    columns: [...new Set(columns)].filter((id) => id !== undefined),
+    sortBy: isOrdered ? SET_ORDER : USUAL_VIEW.sortBy,
+  }
 }
 
 function compare(one: string | number, other: string | number): number {
@@ -158,6 +216,7 @@ export function sorted(rows: readonly DeskRow[], view: View, today: string): Des
       (view.sortBy === 'due'
         ? Number(one.standing === 'CHECK') - Number(other.standing === 'CHECK')
         : 0) ||
+      (view.sortBy === SET_ORDER ? (one.place ?? 0) - (other.place ?? 0) : 0) ||
       (by ? compare(key(by, one), key(by, other)) * (view.descending ? -1 : 1) : 0) ||
       compare(one.person.name, other.person.name),
   )

@@ -1,3 +1,4 @@
+import { deskRow } from '@/testing/rows'
 import { describe, expect, it } from 'vitest'
 import { linesOf, sorted, USUAL_VIEW } from './columns'
 import { isIn, nextToTake, QUEUES, type DeskRow, type QueueId } from './queues'
@@ -5,32 +6,7 @@ import { isIn, nextToTake, QUEUES, type DeskRow, type QueueId } from './queues'
 const TODAY = '2026-11-23'
 
 function row(id: string, fields: Partial<DeskRow> = {}): DeskRow {
-  return {
-    person: {
-      id,
-      name: id,
-      born: '',
-      age: '70',
-      phone: '',
-      provider: '',
-      site: '',
-      doNotContact: false,
-    },
-    language: '',
-    contactBy: '',
-    revision: 1,
-    standing: 'ON',
-    state: 'TO_CONTACT',
-    due: '',
-    band: '',
-    joinedOn: '2026-01-01',
-    changedOn: '2026-01-01',
-    why: '',
-    nextStep: 'CALL',
-    nextOn: TODAY,
-    alsoOn: [],
-    ...fields,
-  }
+  return deskRow(id, { due: '', band: '', joinedOn: '2026-01-01', nextOn: TODAY, ...fields })
 }
 
 function queuesOf(one: DeskRow): QueueId[] {

@@ -1,7 +1,9 @@
 import { serving, shown } from '@/testing'
+import type { Schemas } from '@/api/client'
+import { deskRow } from '@/testing/rows'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h, ref } from 'vue'
+import { defineComponent, h, ref, shallowRef } from 'vue'
 import { USUAL_VIEW } from './columns'
 import { useViews } from './useViews'
 
@@ -17,7 +19,7 @@ const MINE = {
   groupBy: 'site',
 }
 
-async function views(kept: object[]) {
+async function views(kept: object[], desk?: Partial<Schemas['DeskView']>) {
   const asked = serving({
     'GET /api/lists/kidney/desk/views': { views: kept, revision: 3 },
     'PUT /api/lists/kidney/desk/views': (one: { body: unknown; ifMatch: string | null }) => ({
@@ -28,7 +30,7 @@ async function views(kept: object[]) {
   let used: ReturnType<typeof useViews> | undefined
   await shown(
     defineComponent(() => {
-      used = useViews(ref('kidney'))
+      used = useViews(ref('kidney'), shallowRef(desk as Schemas['DeskView'] | undefined))
       return () => h('div')
     }),
     {},
@@ -44,6 +46,31 @@ describe('how the desk is laid out', () => {
     const { views: own } = await views([])
     expect(own.view.value).toEqual(USUAL_VIEW)
     expect(own.views.value).toEqual([USUAL_VIEW])
+  })
+
+  it('shows what the set shows, in the order of the set, until somebody lays it out otherwise', async () => {
+    const desk = { show: ['mobile', 'site', 'Score'], rows: [deskRow('Marl', { place: 0 })] }
+    const { views: own } = await views([], desk)
+    expect(own.view.value.columns.slice(0, 7)).toEqual([
+      'name',
+      'age',
+      'due',
+      'band',
+      'field:mobile',
+      'site',
+      'field:Score',
+    ])
+    expect(own.view.value.sortBy).toBe('set')
+    own.use({ ...own.view.value, sortBy: 'name' })
+    await flushPromises()
+    expect(own.view.value.sortBy).toBe('name')
+  })
+
+  it('keeps no field that the set does not show any more', async () => {
+    const one = { ...MINE, columns: ['name', 'field:mobile', 'field:Score'], sortBy: 'set' }
+    const { views: own } = await views([one], { show: ['Score'], rows: [deskRow('Marl')] })
+    expect(own.view.value.columns).toEqual(['name', 'field:Score'])
+    expect(own.view.value.sortBy).toBe('due')
   })
 
   it('is the one that was used last, without columns that are no more', async () => {

@@ -2,15 +2,21 @@ import { ifMatch, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useToast } from 'primevue/usetoast'
 import { computed, shallowRef, watch, type Ref } from 'vue'
-import { columnOf, USUAL_VIEW, type View } from './columns'
+import { columnsOf, SET_ORDER, USUAL_VIEW, usualView, type View } from './columns'
 
 /** How somebody lays out the desk of a list; kept with their account, the one in use first. */
-export function useViews(list: Ref<string>) {
+export function useViews(list: Ref<string>, desk: Ref<Schemas['DeskView'] | undefined>) {
   const queries = useQueryClient()
   const toast = useToast()
   const address = computed(() => `/api/lists/${encodeURIComponent(list.value)}/desk/views`)
   const key = computed(() => ['views', list.value])
   const view = shallowRef<View>(USUAL_VIEW)
+  /** As a text, so that a desk that is read anew and shows the same changes nothing here. */
+  const shown = computed(() => JSON.stringify(desk.value?.show ?? []))
+  const show = computed(() => JSON.parse(shown.value) as string[])
+  const isOrdered = computed(() => desk.value?.rows.some((row) => row.place !== undefined) ?? false)
+  const usual = computed(() => usualView(show.value, isOrdered.value))
+  const columns = computed(() => columnsOf(show.value))
 
   const { data } = useQuery({
     queryKey: key,
@@ -22,13 +28,13 @@ export function useViews(list: Ref<string>) {
   const views = computed(() =>
     kept.value.some((one) => one.name === USUAL_VIEW.name)
       ? kept.value
-      : [...kept.value, USUAL_VIEW],
+      : [...kept.value, usual.value],
   )
 
   watch(
     views,
     (all) => {
-      view.value = all[0] ?? USUAL_VIEW
+      view.value = all[0] ?? usual.value
     },
     { immediate: true },
   )
@@ -69,17 +75,19 @@ export function useViews(list: Ref<string>) {
     )
   }
 
-  return { view, views, use, save: keep }
-}
-
-/** Without columns that are not there any more. */
-function known(view: Schemas['OwnView']): View {
-  const columns = view.columns.filter((id) => columnOf(id)) as View['columns']
-  return {
-    name: view.name,
-    columns: columns.length ? columns : USUAL_VIEW.columns,
-    sortBy: columnOf(view.sortBy)?.id ?? USUAL_VIEW.sortBy,
-    descending: view.descending,
-    groupBy: columnOf(view.groupBy)?.id ?? '',
+  /** Without columns that are not there any more. */
+  function known(one: Schemas['OwnView']): View {
+    const find = (id: string) => columns.value.find((column) => column.id === id)?.id
+    const left = one.columns.map(find).filter((id) => id !== undefined)
+    const bySet = one.sortBy === SET_ORDER && isOrdered.value
+    return {
+      name: one.name,
+      columns: left.length ? left : usual.value.columns,
+      sortBy: bySet ? SET_ORDER : (find(one.sortBy) ?? usual.value.sortBy),
+      descending: one.descending,
+      groupBy: find(one.groupBy) ?? '',
+    }
   }
+
+  return { view, views, usual, columns, use, save: keep }
 }

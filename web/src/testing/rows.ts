@@ -28,6 +28,7 @@ export function deskRow(id: string, is: Partial<DeskRow> = {}): DeskRow {
     nextStep: 'CALL',
     nextOn: '2026-11-01',
     alsoOn: [],
+    shown: {},
     ...is,
   }
 }

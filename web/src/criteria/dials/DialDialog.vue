@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fieldWords } from '@/fields'
 import type { Schemas } from '@/api/client'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
@@ -37,7 +38,7 @@ const fieldOptions = computed(() => [
   { name: undefined, label: 'no field' },
   ...fields
     .filter((one) => one.values.length > 0)
-    .map((one) => ({ name: one.name, label: one.name.replaceAll('_', ' ') })),
+    .map((one) => ({ name: one.name, label: fieldWords(one.name) })),
 ])
 
 const written = computed(() => valueOf('texts', choices.value) as string[])

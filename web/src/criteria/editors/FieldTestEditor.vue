@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fieldWords } from '@/fields'
 import type { Schemas } from '@/api/client'
 import AutoComplete, { type AutoCompleteCompleteEvent } from 'primevue/autocomplete'
 import InputText from 'primevue/inputtext'
@@ -29,10 +30,10 @@ const listed = computed(() => {
   return Array.isArray(list) ? list.map((item) => String(item as string | number)) : undefined
 })
 const choices = ref<string[]>([])
-const fieldWords = computed(() => String(test.value.field ?? '').replaceAll('_', ' '))
+const fieldName = computed(() => fieldWords(String(test.value.field ?? '')))
 
 const fieldOptions = computed(() =>
-  fields.map((one) => ({ name: one.name, label: one.name.replaceAll('_', ' ') })),
+  fields.map((one) => ({ name: one.name, label: fieldWords(one.name) })),
 )
 
 function chooseField(name: string) {
@@ -114,7 +115,7 @@ function setDate(key: 'from' | 'through', date: Json | undefined) {
       <Turnable
         :model-value="test[listKey]"
         :type="type === 'number' ? 'number' : 'texts'"
-        :label="fieldWords"
+        :label="fieldName"
         :field="offersValues ? (test.field as string) : undefined"
         :offered="type === 'text'"
         @update:model-value="setKey(listKey, $event)"
@@ -141,7 +142,7 @@ function setDate(key: 'from' | 'through', date: Json | undefined) {
       v-else-if="operator?.id === 'startsWith' || operator?.id === 'contains'"
       :model-value="test[operator.id]"
       type="text"
-      :label="fieldWords"
+      :label="fieldName"
       @update:model-value="setKey(operator.id, $event)"
     >
       <InputText

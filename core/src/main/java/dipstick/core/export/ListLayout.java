@@ -8,8 +8,6 @@ import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.population.Population;
 import dipstick.core.records.Field;
-import dipstick.core.time.PartialDate;
-import dipstick.core.wording.FieldWords;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -25,6 +23,11 @@ public final class ListLayout {
     public ListLayout(CriteriaSet set, Population records) {
         this.set = set;
         this.records = records;
+    }
+
+    /** Whether the set says in which order they stand. */
+    public boolean isOrdered() {
+        return !set.order().isEmpty();
     }
 
     /** The names of what is shown besides. */
@@ -45,25 +48,8 @@ public final class ListLayout {
             default ->
                 records.personFields()
                         .find(name)
-                        .map(field -> written(records.column(field), member.person()))
+                        .map(field -> FieldCell.of(records, field, member.person()))
                         .orElse("");
-        };
-    }
-
-    private static String written(Column column, int person) {
-        if (column.isMissing(person)) {
-            return "";
-        }
-        int code = column.codes().get(person);
-        return switch (column) {
-            case Column.OfText texts -> texts.writtenAt(person);
-            case Column.OfNumber numbers -> FieldWords.number(numbers.numbers().get(code));
-            case Column.OfDate dates -> PartialDate.written(dates.days().get(code));
-            case Column.OfFlag _ -> code == Column.OfFlag.TRUE ? "yes" : "no";
-            case Column.OfTexts texts ->
-                String.join(
-                        "; ",
-                        texts.sets().get(code).stream().map(texts.words()::get).toList());
         };
     }
 

@@ -10,6 +10,7 @@ import dipstick.core.population.Population;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -55,6 +56,15 @@ public final class ReadingExport {
             case Due.None _ -> "";
             case Due.Never _ -> "never";
             case Due.On(var day) -> day.toString();
+        };
+    }
+
+    /** Reads what {@link #dueText} wrote. */
+    public static Due due(String text) {
+        return switch (text) {
+            case "" -> new Due.None();
+            case "never" -> new Due.Never();
+            default -> new Due.On(LocalDate.parse(text));
         };
     }
 

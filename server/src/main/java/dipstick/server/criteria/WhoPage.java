@@ -2,8 +2,10 @@ package dipstick.server.criteria;
 
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Level;
+import dipstick.core.evaluate.ListMember;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.explain.Verdict;
+import dipstick.core.export.ListLayout;
 import dipstick.server.people.PersonLine;
 import dipstick.server.web.Problems;
 import java.util.BitSet;
@@ -18,16 +20,20 @@ import org.springframework.web.ErrorResponseException;
 /**
  * People behind a number, by name.
  *
+ * @param show the names of what the set shows of each besides
  * @param after the id to ask on from; nothing where these are the last
  */
-record WhoPage(int total, List<Line> people, Optional<String> after) {
+record WhoPage(int total, List<String> show, List<Line> people, Optional<String> after) {
     private static final int PAGE = 200;
 
     /** Of more people than these the reasons are not worked out one by one. */
     private static final int MOST_EXPLAINED = 5_000;
 
-    /** @param why we can't tell; empty where we can */
-    record Line(PersonLine person, String why) {}
+    /**
+     * @param why we can't tell; empty where we can
+     * @param shown what the set shows of those on its list, in its order; nothing of others
+     */
+    record Line(PersonLine person, String why, List<String> shown) {}
 
     /** Which number of the sheet the people are behind. */
     enum Part {
@@ -50,12 +56,18 @@ record WhoPage(int total, List<Line> people, Optional<String> after) {
         BitSet people = people(reading, part, criterion);
         boolean explained =
                 (part == Part.TO_CHECK || part == Part.MAYBE_LEFT) && people.cardinality() <= MOST_EXPLAINED;
-        List<Line> lines = people.stream()
-                .mapToObj(person -> new Line(
-                        PersonLine.of(evaluator.population(), person, reading.asOf()),
-                        explained ? Verdict.whyUnsure(evaluator, reading, person) : ""))
-                .toList();
-        List<Line> sorted = lines.stream().sorted(byReason(lines)).toList();
+        ListLayout layout = new ListLayout(reading.set(), evaluator.population());
+        List<String> show = part == Part.ON_LIST ? layout.header() : List.of();
+        boolean ordered = part == Part.ON_LIST && layout.isOrdered();
+        List<Line> lines = ordered || !show.isEmpty()
+                ? onList(evaluator, reading, layout)
+                : people.stream()
+                        .mapToObj(person -> new Line(
+                                PersonLine.of(evaluator.population(), person, reading.asOf()),
+                                explained ? Verdict.whyUnsure(evaluator, reading, person) : "",
+                                List.of()))
+                        .toList();
+        List<Line> sorted = ordered ? lines : byReason(lines);
         int from = after.map(id -> 1
                         + sorted.stream()
                                 .map(line -> line.person().id())
@@ -65,16 +77,33 @@ record WhoPage(int total, List<Line> people, Optional<String> after) {
         int to = Math.min(sorted.size(), from + PAGE);
         return new WhoPage(
                 sorted.size(),
+                show,
                 sorted.subList(from, to),
                 to < sorted.size() ? Optional.of(sorted.get(to - 1).person().id()) : Optional.empty());
     }
 
+    /** With what the set shows of them. */
+    private static List<Line> onList(Evaluator evaluator, Reading reading, ListLayout layout) {
+        return layout
+                .ordered(evaluator.members(reading).stream()
+                        .filter(member -> member.state() == ListMember.State.ON)
+                        .toList())
+                .stream()
+                .map(member -> new Line(
+                        PersonLine.of(evaluator.population(), member.person(), reading.asOf()),
+                        "",
+                        layout.cells(member)))
+                .toList();
+    }
+
     /** The most frequent reason first, then by name. */
-    private static Comparator<Line> byReason(List<Line> lines) {
+    private static List<Line> byReason(List<Line> lines) {
         Map<String, Long> frequency = lines.stream().collect(Collectors.groupingBy(Line::why, Collectors.counting()));
-        return Comparator.comparing((Line line) -> frequency.get(line.why()), Comparator.reverseOrder())
-                .thenComparing(Line::why)
-                .thenComparing(Line::person, PersonLine.BY_NAME);
+        return lines.stream()
+                .sorted(Comparator.comparing((Line line) -> frequency.get(line.why()), Comparator.reverseOrder())
+                        .thenComparing(Line::why)
+                        .thenComparing(Line::person, PersonLine.BY_NAME))
+                .toList();
     }
 
     private static BitSet people(Reading reading, Part part, Optional<String> criterion) {

@@ -3,6 +3,7 @@ package dipstick.server.exchange;
 import dipstick.core.population.Population;
 import dipstick.server.outreach.Listed;
 import dipstick.server.people.PersonLine;
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.function.BiFunction;
 
@@ -64,6 +65,12 @@ enum Column {
     /** Whether it says how to reach somebody, so that taking it out needs a reason. */
     boolean isContact() {
         return contact;
+    }
+
+    /** Whether a field of this name says how to reach somebody. */
+    static boolean isContactField(String name) {
+        return Arrays.stream(values())
+                .anyMatch(column -> column.contact && column.header().equals(name));
     }
 
     /** Days as ISO 8601 writes them; numbers as they are. */

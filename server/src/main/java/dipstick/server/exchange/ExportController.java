@@ -1,7 +1,9 @@
 package dipstick.server.exchange;
 
 import dipstick.core.population.Population;
+import dipstick.core.records.Field;
 import dipstick.core.wording.DayWords;
+import dipstick.server.accounts.Accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
@@ -17,24 +19,22 @@ import dipstick.server.readings.ListCriteria;
 import dipstick.server.records.Views;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
+import dipstick.server.web.Download;
 import dipstick.server.web.Problems;
+import dipstick.server.web.TableMetadata;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -55,6 +55,7 @@ class ExportController {
     private final Views views;
     private final Sharing sharing;
     private final ExportFooter footer;
+    private final Accounts accounts;
     private final Paper paper;
     private final Today today;
     private final AuditLog audit;
@@ -69,6 +70,7 @@ class ExportController {
             Views views,
             Sharing sharing,
             ExportFooter footer,
+            Accounts accounts,
             Paper paper,
             Today today,
             AuditLog audit) {
@@ -81,6 +83,7 @@ class ExportController {
         this.views = views;
         this.sharing = sharing;
         this.footer = footer;
+        this.accounts = accounts;
         this.paper = paper;
         this.today = today;
         this.audit = audit;
@@ -115,7 +118,7 @@ class ExportController {
 
     /**
      * @param people in the order in which they are to come
-     * @param columns of a table
+     * @param columns of a table, and {@code fields} the names of further person fields that it has
      * @param template of letters
      * @param reason why contact details are taken out; may be empty where there are none
      * @param again whether it goes also to those to whom the same went within the contact plan's step
@@ -125,10 +128,22 @@ class ExportController {
             @NotNull Format format,
             @NotEmpty @Size(max = 20_000) List<String> people,
             @NotNull @Size(max = 40) List<Column> columns,
+            Optional<@Size(max = 40) List<@Size(max = 200) String>> fields,
             @NotNull @Size(max = 100) String template,
             @NotNull @Size(max = 400) String reason,
             Optional<Boolean> again,
-            Optional<Boolean> toCheck) {}
+            Optional<Boolean> toCheck) {
+        List<String> furtherFields() {
+            return fields.orElse(List.of());
+        }
+
+        /** Whether it says how to reach people. */
+        boolean isContact() {
+            return format.isContact()
+                    || columns.stream().anyMatch(Column::isContact)
+                    || furtherFields().stream().anyMatch(Column::isContactField);
+        }
+    }
 
     /**
      * @param people to how many it would go
@@ -157,20 +172,11 @@ class ExportController {
 
     @PostMapping
     ResponseEntity<byte[]> takeOut(@PathVariable String set, @Valid @RequestBody Wanted wanted) throws IOException {
-        boolean contact =
-                wanted.format().isContact() || wanted.columns().stream().anyMatch(Column::isContact);
-        sharing.require(set, contact ? Right.WORK : Right.VIEW);
-        requireForToCheck(set, wanted);
-        if (contact && wanted.reason().isBlank()) {
-            throw Problems.refused(
-                    HttpStatus.UNPROCESSABLE_CONTENT,
-                    "reason-missing",
-                    "Contact details go out only with a reason, which is kept in the audit log. Nothing was taken out.");
-        }
+        requireMay(set, wanted);
         Outgoing out = outgoing(set, wanted);
         byte[] bytes = switch (wanted.format()) {
-            case CSV -> Spreadsheets.csv(out, wanted.columns());
-            case XLSX -> Spreadsheets.xlsx(out, wanted.columns());
+            case CSV -> Spreadsheets.csv(out);
+            case XLSX -> Spreadsheets.xlsx(out);
             case CALL_SHEET -> callSheet(out, run(set, wanted, out));
             case LETTERS -> gone(set, wanted, out, run -> letters(run, out));
             case LABELS -> gone(set, wanted, out, run -> labels(run, out));
@@ -181,24 +187,42 @@ class ExportController {
         audit.record(
                 Act.LIST_EXPORTED,
                 set + " as " + wanted.format() + ", " + out.people().size() + " people: "
-                        + wanted.columns().stream()
-                                .map(column -> column.name().toLowerCase(Locale.ROOT))
-                                .collect(Collectors.joining(" "))
+                        + out.columns().stream().map(TableColumn::name).collect(Collectors.joining(" "))
                         + (wanted.reason().isBlank()
                                 ? ""
                                 : "; " + wanted.reason().strip()));
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType(wanted.format().type))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(
-                                        wanted.format().named + "-" + set + "-" + today.day() + "."
-                                                + wanted.format().ending,
-                                        StandardCharsets.UTF_8)
-                                .build()
-                                .toString())
-                .body(bytes);
+        return Download.of(wanted.format().type, fileName(set, wanted), bytes);
+    }
+
+    /** What the table is, who takes it out, when and why: the file to be kept beside a CSV, which holds its rows alone. */
+    @PostMapping("/about")
+    ResponseEntity<byte[]> about(@PathVariable String set, @Valid @RequestBody Wanted wanted) {
+        requireMay(set, wanted);
+        Outgoing out = outgoing(set, wanted);
+        String table = fileName(set, wanted);
+        TableMetadata metadata = new TableMetadata(
+                table,
+                out.list(),
+                accounts.here().displayName(),
+                today.now(),
+                wanted.reason(),
+                out.columns().stream().map(TableColumn::name).toList());
+        return Download.of(TableMetadata.TYPE, table + TableMetadata.ENDING, metadata.bytes());
+    }
+
+    private String fileName(String set, Wanted wanted) {
+        return wanted.format().named + "-" + set + "-" + today.day() + "." + wanted.format().ending;
+    }
+
+    private void requireMay(String set, Wanted wanted) {
+        sharing.require(set, wanted.isContact() ? Right.WORK : Right.VIEW);
+        requireForToCheck(set, wanted);
+        if (wanted.isContact() && wanted.reason().isBlank()) {
+            throw Problems.refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "reason-missing",
+                    "Contact details go out only with a reason, which is kept in the audit log. Nothing was taken out.");
+        }
     }
 
     /** Who is to check is not called or written to by mistake, and taken out only by who may change the list. */
@@ -225,7 +249,28 @@ class ExportController {
         Population records = views.current().population();
         String list = named(sets.getInForce(set), records);
         return new Outgoing(
-                list, listed(set, wanted), records, DayWords.day(today.day()), footer.of(list, wanted.reason()));
+                list,
+                listed(set, wanted),
+                columns(wanted, records),
+                records,
+                DayWords.day(today.day()),
+                footer.of(list, wanted.reason()));
+    }
+
+    private static List<TableColumn> columns(Wanted wanted, Population records) {
+        return Stream.concat(
+                        wanted.columns().stream().map(column -> TableColumn.of(column, records)),
+                        wanted.furtherFields().stream().map(name -> TableColumn.of(field(name, records), records)))
+                .toList();
+    }
+
+    private static Field field(String name, Population records) {
+        return records.personFields()
+                .find(name)
+                .orElseThrow(() -> Problems.refused(
+                        HttpStatus.UNPROCESSABLE_CONTENT,
+                        "no-such-field",
+                        "People have no field “" + name + "” any more. Nothing was taken out."));
     }
 
     /** The list with what its dials are set to, since that is another list. */

@@ -8,6 +8,8 @@ import java.util.List;
  * People of a list on their way out, with who takes them and why.
  *
  * @param list its name
+ * @param columns of a table; none elsewhere
  * @param footer who, when and why, in one line
  */
-record Outgoing(String list, List<Listed> people, Population records, String day, String footer) {}
+record Outgoing(
+        String list, List<Listed> people, List<TableColumn> columns, Population records, String day, String footer) {}

@@ -2,10 +2,12 @@ package dipstick.server.exchange;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
+import dipstick.server.outreach.Listed;
 import dipstick.server.web.SafeCell;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.StringWriter;
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
@@ -22,41 +24,39 @@ final class Spreadsheets {
 
     private static final Pattern DAY = Pattern.compile("\\d{4}-\\d{2}-\\d{2}");
 
-    private static final Pattern NUMBER = Pattern.compile("\\d{1,3}");
+    private static final Pattern NUMBER = Pattern.compile("-?\\d{1,15}(\\.\\d{1,15})?");
 
     private Spreadsheets() {}
 
-    static byte[] csv(Outgoing out, List<Column> columns) throws IOException {
+    static byte[] csv(Outgoing out) throws IOException {
         StringWriter text = new StringWriter();
         text.write(BYTE_ORDER_MARK);
         try (CsvWriter csv =
                 CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(text)) {
-            csv.writeRecord(columns.stream().map(Column::header).toList());
+            csv.writeRecord(out.columns().stream()
+                    .map(column -> SafeCell.of(column.name()))
+                    .toList());
             out.people()
-                    .forEach(one -> csv.writeRecord(columns.stream()
-                            .map(column -> SafeCell.of(column.of(one, out.records())))
+                    .forEach(one -> csv.writeRecord(out.columns().stream()
+                            .map(column -> SafeCell.of(column.of(one)))
                             .toList()));
         }
         return text.toString().getBytes(StandardCharsets.UTF_8);
     }
 
-    static byte[] xlsx(Outgoing out, List<Column> columns) throws IOException {
+    static byte[] xlsx(Outgoing out) throws IOException {
+        List<TableColumn> columns = out.columns();
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (Workbook book = new Workbook(bytes, "Dipstick", VERSION)) {
             Worksheet sheet = book.newWorksheet("List");
             for (int column = 0; column < columns.size(); column++) {
-                sheet.value(0, column, columns.get(column).header());
+                sheet.value(0, column, columns.get(column).name());
                 sheet.style(0, column).bold().set();
             }
             int row = 1;
             for (var one : out.people()) {
                 for (int column = 0; column < columns.size(); column++) {
-                    cell(
-                            sheet,
-                            row,
-                            column,
-                            columns.get(column),
-                            columns.get(column).of(one, out.records()));
+                    cell(sheet, row, column, columns.get(column), one);
                 }
                 row++;
             }
@@ -70,15 +70,16 @@ final class Spreadsheets {
         return bytes.toByteArray();
     }
 
-    /** A day and an age as such; else a text, which no spreadsheet computes. */
-    private static void cell(Worksheet sheet, int row, int column, Column of, String text) {
+    /** A day and a number as such; else a text, which no spreadsheet computes. */
+    private static void cell(Worksheet sheet, int row, int place, TableColumn column, Listed one) {
+        String text = column.of(one);
         if (DAY.matcher(text).matches()) {
-            sheet.value(row, column, LocalDate.parse(text));
-            sheet.style(row, column).format("yyyy-mm-dd").set();
-        } else if (of == Column.AGE && NUMBER.matcher(text).matches()) {
-            sheet.value(row, column, Integer.valueOf(text));
+            sheet.value(row, place, LocalDate.parse(text));
+            sheet.style(row, place).format("yyyy-mm-dd").set();
+        } else if (column.isNumber() && NUMBER.matcher(text).matches()) {
+            sheet.value(row, place, new BigDecimal(text));
         } else if (!text.isEmpty()) {
-            sheet.value(row, column, text);
+            sheet.value(row, place, text);
         }
     }
 }

@@ -6,6 +6,8 @@ import dipstick.core.doubts.Doubts;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.export.ListLayout;
+import dipstick.core.population.Population;
+import dipstick.core.wording.DayWords;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.audit.Act;
@@ -16,13 +18,16 @@ import dipstick.server.criteria.SavedSet;
 import dipstick.server.outreach.ListedPeople;
 import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PersonView;
+import dipstick.server.practice.Today;
 import dipstick.server.readings.DialSetting;
 import dipstick.server.readings.ListCriteria;
 import dipstick.server.readings.Readings;
 import dipstick.server.readings.TakenReading;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
+import dipstick.server.web.Download;
 import dipstick.server.web.Problems;
+import dipstick.server.web.TableMetadata;
 import io.swagger.v3.oas.annotations.Parameter;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
@@ -31,10 +36,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -58,6 +61,7 @@ class ListController {
     private final ListedPeople listed;
     private final Sharing sharing;
     private final Accounts accounts;
+    private final Today today;
     private final AuditLog audit;
 
     ListController(
@@ -69,6 +73,7 @@ class ListController {
             ListedPeople listed,
             Sharing sharing,
             Accounts accounts,
+            Today today,
             AuditLog audit) {
         this.sets = sets;
         this.criteria = criteria;
@@ -76,6 +81,7 @@ class ListController {
         this.listed = listed;
         this.sharing = sharing;
         this.accounts = accounts;
+        this.today = today;
         this.evaluators = evaluators;
         this.people = people;
         this.audit = audit;
@@ -170,23 +176,50 @@ class ListController {
             @PathVariable String id,
             @RequestParam Optional<LocalDate> asOf,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> parameters) {
+        Table table = table(id, asOf, settings(parameters));
+        String csv = ListCsv.of(table.rows().header(), table.rows().seen(), table.records());
+        audit.record(Act.LIST_EXPORTED, table.words());
+        return Download.of("text/csv;charset=UTF-8", table.fileName(), csv.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** What the CSV is, who took it out and when: to be kept beside it. */
+    @GetMapping(value = "/{id}/csv" + TableMetadata.ENDING, produces = TableMetadata.TYPE)
+    ResponseEntity<byte[]> csvMetadata(
+            @PathVariable String id,
+            @RequestParam Optional<LocalDate> asOf,
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> parameters) {
+        Table table = table(id, asOf, settings(parameters));
+        TableMetadata metadata = new TableMetadata(
+                table.fileName(),
+                table.title(),
+                accounts.here().displayName(),
+                today.now(),
+                "",
+                ListCsv.header(table.rows().header(), table.records()));
+        return Download.of(TableMetadata.TYPE, table.fileName() + TableMetadata.ENDING, metadata.bytes());
+    }
+
+    /**
+     * A list as a table.
+     *
+     * @param words for the audit log
+     */
+    private record Table(Rows rows, Population records, String title, String fileName, String words) {}
+
+    private Table table(String id, Optional<LocalDate> asOf, Map<String, String> settings) {
         sharing.require(id, Right.VIEW);
         Evaluator evaluator = evaluators.asOf(asOf);
         SavedSet saved = sets.getInForce(id);
-        Map<String, String> settings = settings(parameters);
-        Rows rows = rows(evaluator, read(saved, settings, evaluator));
-        String csv = ListCsv.of(rows.header(), rows.seen(), evaluator.population());
-        audit.record(
-                Act.LIST_EXPORTED, id + " as of " + evaluator.asOf() + (settings.isEmpty() ? "" : " with " + settings));
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("list-" + id + "-" + evaluator.asOf() + ".csv", StandardCharsets.UTF_8)
-                                .build()
-                                .toString())
-                .body(csv.getBytes(StandardCharsets.UTF_8));
+        CriteriaSet set = read(saved, settings, evaluator);
+        String dials = criteria.settings(saved, set, evaluator.population().personFields()).stream()
+                .map(dial -> ", " + dial.words())
+                .collect(Collectors.joining());
+        return new Table(
+                rows(evaluator, set),
+                evaluator.population(),
+                saved.publishedName() + ", " + DayWords.day(evaluator.asOf()) + dials,
+                "list-" + id + "-" + evaluator.asOf() + ".csv",
+                id + " as of " + evaluator.asOf() + (settings.isEmpty() ? "" : " with " + settings));
     }
 
     /** Somebody on a list, with the reasons. */

@@ -2,6 +2,7 @@ package dipstick.server.lists;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
+import dipstick.core.export.FieldCell;
 import dipstick.core.population.Population;
 import dipstick.server.people.PersonLine;
 import dipstick.server.web.SafeCell;
@@ -41,17 +42,25 @@ final class ListCsv {
         text.write(BYTE_ORDER_MARK);
         try (CsvWriter csv =
                 CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(text)) {
-            csv.writeRecord(Stream.concat(
-                            OWN.stream(),
-                            shown.stream()
-                                    .filter(column -> !OWN.contains(column))
-                                    .map(SafeCell::of))
-                    .toList());
+            csv.writeRecord(header(shown, records).stream().map(SafeCell::of).toList());
             rows.forEach(row -> csv.writeRecord(cells(shown, row, records)));
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
         return text.toString();
+    }
+
+    /** The names of the columns, as files that are brought in name them. */
+    static List<String> header(List<String> shown, Population records) {
+        return Stream.concat(
+                        OWN.stream(),
+                        shown.stream()
+                                .filter(column -> !OWN.contains(column))
+                                .map(name -> records.personFields()
+                                        .find(name)
+                                        .map(FieldCell::header)
+                                        .orElse(name)))
+                .toList();
     }
 
     private static List<String> cells(List<String> shown, ListRow row, Population records) {

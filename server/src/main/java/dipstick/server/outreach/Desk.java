@@ -1,6 +1,7 @@
 package dipstick.server.outreach;
 
 import dipstick.core.evaluate.ListMember;
+import dipstick.core.export.ListLayout;
 import dipstick.core.population.Population;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
@@ -9,6 +10,7 @@ import dipstick.server.outreach.DeskRow.InHand;
 import dipstick.server.outreach.DeskRow.LastAttempt;
 import dipstick.server.people.PersonLine;
 import dipstick.server.practice.Today;
+import dipstick.server.readings.ListCriteria;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import java.time.LocalDate;
@@ -44,6 +46,7 @@ public class Desk {
     private final Sharing sharing;
     private final Accounts accounts;
     private final SeenPeople seen;
+    private final ListCriteria criteria;
     private final Today today;
 
     Desk(
@@ -56,6 +59,7 @@ public class Desk {
             Sharing sharing,
             Accounts accounts,
             SeenPeople seen,
+            ListCriteria criteria,
             Today today) {
         this.entries = entries;
         this.acts = acts;
@@ -66,31 +70,41 @@ public class Desk {
         this.sharing = sharing;
         this.accounts = accounts;
         this.seen = seen;
+        this.criteria = criteria;
         this.today = today;
     }
 
     /**
      * Those on a list, and those who were lately.
      *
+     * @param show the names of what the set shows of them besides
      * @param all how many there are
      * @param mine those whom whoever is signed in may see
      */
-    record Shown(int all, List<DeskRow> mine) {}
+    record Shown(List<String> show, int all, List<DeskRow> mine) {}
 
     Shown shown(String set) {
         LocalDate day = today.day();
         Colleague who = accounts.here();
         Population records = seen.records();
-        Rows rows = new Rows(set, day, who, records);
         List<Entry> all = entries.ofSet(set).stream()
                 .filter(entry -> entry.isOpen()
                         || !entry.changedOn().plusDays(DAYS_SHOWN).isBefore(day))
                 .toList();
+        DeskLayout layout = layout(set, records);
+        Rows rows = new Rows(set, day, who, records, layout, all);
         List<DeskRow> mine = all.stream()
                 .map(entry -> rows.row(entry, PersonLine.of(records, entry.person(), day)))
                 .filter(row -> who.maySeePeopleOf(row.person().provider()))
                 .toList();
-        return new Shown(all.size(), mine);
+        return new Shown(layout.show(), all.size(), mine);
+    }
+
+    private DeskLayout layout(String set, Population records) {
+        return new DeskLayout(
+                records,
+                criteria.fitting(sets.getInForce(set), records.personFields())
+                        .map(read -> new ListLayout(read, records)));
     }
 
     /** Some of those whom whoever is signed in may see, in the order in which they are named. */
@@ -145,6 +159,8 @@ public class Desk {
         private final LocalDate day;
         private final Colleague who;
         private final Population records;
+        private final DeskLayout layout;
+        private final Optional<Map<String, Integer>> places;
         private final HeldBack heldBack;
         private final Map<String, List<String>> alsoOn = new HashMap<>();
         private final Map<String, Hand> hands;
@@ -153,11 +169,13 @@ public class Desk {
         private final Map<String, AttemptOutcome> known = outcomes.byId();
         private final Map<String, String> names;
 
-        Rows(String set, LocalDate day, Colleague who, Population records) {
+        Rows(String set, LocalDate day, Colleague who, Population records, DeskLayout layout, List<Entry> shown) {
             this.set = set;
             this.day = day;
             this.who = who;
             this.records = records;
+            this.layout = layout;
+            this.places = layout.places(shown);
             Map<String, LocalDate> reached = new HashMap<>();
             acts.lastReached(set).forEach(one -> reached.put(one.person(), one.onDay()));
             this.heldBack = new HeldBack(manners.of(set).hold(), records, day, reached);
@@ -203,6 +221,8 @@ public class Desk {
                     entry.nextStep(),
                     entry.nextOn(),
                     alsoOn.getOrDefault(entry.person(), List.of()),
+                    places.map(known -> known.get(entry.person())),
+                    layout.cells(entry.person()),
                     Optional.ofNullable(attempts.get(entry.person())).map(this::attempt));
         }
 

@@ -78,6 +78,7 @@ class DeskController {
     /**
      * @param readOn the day of the last reading; nothing before the first
      * @param dials as they are set for the list
+     * @param show the names of what the set shows of each besides
      * @param all how many there are, with those whom whoever asks may not see
      * @param right what whoever asks may do
      * @param told the number of the last event of the stream that this holds
@@ -88,6 +89,7 @@ class DeskController {
             String purpose,
             Optional<String> readOn,
             List<DialSetting> dials,
+            List<String> show,
             int all,
             Right right,
             List<AttemptOutcome> outcomes,
@@ -108,6 +110,7 @@ class DeskController {
                 saved.json().path("purpose").asString(""),
                 readings.latest(set).map(reading -> reading.asOf().toString()),
                 criteria.settings(saved, seen.records().personFields()),
+                shown.show(),
                 shown.all(),
                 sharing.here(set),
                 outcomes.all(),

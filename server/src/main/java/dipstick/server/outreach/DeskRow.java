@@ -2,6 +2,7 @@ package dipstick.server.outreach;
 
 import dipstick.server.people.PersonLine;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -13,6 +14,8 @@ import java.util.Optional;
  * @param inHand who has them in hand; nothing for nobody
  * @param nextOn an ISO date, or empty where nothing comes next
  * @param alsoOn the names of the other lists that they are on, which whoever asks may see
+ * @param place where they stand in the order that the set gives; nothing where it gives none
+ * @param shown by the field's name, what the set shows besides
  * @param lastAttempt what came of the latest attempt, on whichever list
  */
 record DeskRow(
@@ -33,6 +36,8 @@ record DeskRow(
         Step nextStep,
         String nextOn,
         List<String> alsoOn,
+        Optional<Integer> place,
+        Map<String, String> shown,
         Optional<LastAttempt> lastAttempt) {
     record InHand(String account, String name, boolean mine, String since) {}
 

@@ -32,6 +32,15 @@ public class ListCriteria {
         return sets.read(list.json(), plans.of(list.id()).dials(), fields);
     }
 
+    /** The same; nothing where they do not fit. */
+    public Optional<CriteriaSet> fitting(SavedSet list, Fields fields) {
+        try {
+            return Optional.of(of(list, fields));
+        } catch (InvalidCriteria fitNoMore) {
+            return Optional.empty();
+        }
+    }
+
     /** The criteria with dials set for one look at the list alone; the others as they are turned for it. */
     public CriteriaSet of(SavedSet list, Map<String, String> settings, Fields fields) throws InvalidCriteria {
         Map<String, String> all = new HashMap<>(plans.of(list.id()).dials());
@@ -67,11 +76,7 @@ public class ListCriteria {
 
     /** The same for the list as it is; none where its criteria do not fit the records. */
     public List<DialSetting> settings(SavedSet list, Fields fields) {
-        try {
-            return settings(list, of(list, fields), fields);
-        } catch (InvalidCriteria fitNoMore) {
-            return List.of();
-        }
+        return fitting(list, fields).map(read -> settings(list, read, fields)).orElse(List.of());
     }
 
     /** The criteria as they were at a reading, with the dials of then; nothing where they fit the records no more. */

@@ -2,6 +2,7 @@ package dipstick.server.records;
 
 import dipstick.core.records.RowProblem;
 import dipstick.server.records.Import.State;
+import dipstick.server.web.Download;
 import dipstick.server.web.Problems;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
@@ -9,10 +10,7 @@ import java.security.Principal;
 import java.util.List;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -111,15 +109,7 @@ class ImportController {
     /** Every bad line of the file, as CSV. */
     @GetMapping(value = "/{id}/problems", produces = "text/csv")
     ResponseEntity<Resource> problems(@PathVariable String id) {
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("problems.csv")
-                                .build()
-                                .toString())
-                .body(new FileSystemResource(find(id).problemsFile()));
+        return Download.of("text/csv;charset=UTF-8", "problems.csv", new FileSystemResource(find(id).problemsFile()));
     }
 
     private Import find(String id) {

@@ -1,0 +1,135 @@
+package dipstick.server.lists;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dipstick.server.People;
+import dipstick.server.RunningServer.Reply;
+import dipstick.server.RunningServer.Visitor;
+import dipstick.server.accounts.Role;
+import java.io.ByteArrayInputStream;
+import java.util.Comparator;
+import java.util.List;
+import org.dhatim.fastexcel.reader.CellType;
+import org.dhatim.fastexcel.reader.ReadableWorkbook;
+import org.dhatim.fastexcel.reader.Row;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** What a set shows and how it orders its list takes effect wherever the list is shown or taken out. */
+class ShowAndOrderTest {
+    private static final String SET = """
+            {"format": "dipstick-criteria/1", "id": "shown", "name": "Shown",
+             "include": [{"id": "mine", "test": {"field": "id", "startsWith": "shown-"}}],
+             "show": ["mobile", "Falls score", "band"],
+             "order": [{"by": "Falls score", "descending": true}]}""";
+
+    private static Visitor coordinator;
+
+    @BeforeAll
+    static void bringIn() throws Exception {
+        coordinator = People.signedIn("shower", Role.COORDINATOR);
+        People.bringIn(coordinator, "PEOPLE", """
+                id,family_name,given_name,mobile,Falls score:number
+                shown-1,Ash,Ada,01632 960001,3
+                shown-2,Birch,Bo,,12.5
+                shown-3,Cedar,Cy,01632 960003,
+                """);
+        People.publish(coordinator, "shown", SET);
+    }
+
+    private static Reply out(String format, String where) throws Exception {
+        return coordinator.post("/api/lists/shown/out" + where, wanted(format, "[\"Falls score\"]"));
+    }
+
+    private static String wanted(String format, String fields) {
+        return "{\"format\": \"" + format + "\", \"people\": [\"shown-2\", \"shown-1\", \"shown-3\"],"
+                + " \"columns\": [\"PERSON_ID\", \"MOBILE\"], \"fields\": " + fields
+                + ", \"template\": \"\", \"reason\": \"to call them\"}";
+    }
+
+    @Test
+    void the_desk_shows_the_fields_and_says_where_each_stands() throws Exception {
+        JsonNode desk = coordinator.get("/api/lists/shown/desk").json();
+        assertThat(desk.get("show").toString()).isEqualTo("[\"mobile\",\"Falls score\",\"band\"]");
+        assertThat(desk.get("rows")
+                        .valueStream()
+                        .sorted(Comparator.comparing(row -> row.get("place").asInt()))
+                        .map(row -> row.at("/person/id").asString() + " " + row.get("shown")))
+                .containsExactly(
+                        "shown-2 {\"mobile\":\"\",\"Falls score\":\"12.5\"}",
+                        "shown-1 {\"mobile\":\"01632 960001\",\"Falls score\":\"3\"}",
+                        "shown-3 {\"mobile\":\"01632 960003\",\"Falls score\":\"\"}");
+    }
+
+    @Test
+    void the_bench_shows_those_on_the_list_so() throws Exception {
+        JsonNode who = coordinator
+                .post(
+                        "/api/bench/who",
+                        "{\"draft\": {\"document\": " + SET + ", \"settings\": {}}, \"part\": \"ON_LIST\"}")
+                .json();
+        assertThat(who.get("people")
+                        .valueStream()
+                        .map(line -> line.at("/person/id").asString() + " " + line.get("shown")))
+                .containsExactly(
+                        "shown-2 [\"\",\"12.5\",\"\"]",
+                        "shown-1 [\"01632 960001\",\"3\",\"\"]",
+                        "shown-3 [\"01632 960003\",\"\",\"\"]");
+    }
+
+    @Test
+    void the_list_as_csv_has_them_named_so_that_it_can_come_back_in_and_a_file_beside_it() throws Exception {
+        List<String> lines =
+                coordinator.get("/api/lists/shown/csv").text().lines().toList();
+        assertThat(lines.getFirst()).endsWith("do_not_contact,mobile,Falls score:number");
+        assertThat(lines.get(1)).startsWith("shown-2,on").endsWith(",,12.5");
+        JsonNode about = coordinator.get("/api/lists/shown/csv-metadata.json").json();
+        assertThat(about.get("dc:title").asString()).startsWith("Shown, ");
+        assertThat(about.at("/tableSchema/columns")
+                        .valueStream()
+                        .map(column -> column.get("titles").asString()))
+                .containsExactly(lines.getFirst().substring(1).split(","));
+    }
+
+    @Test
+    void a_table_that_goes_out_has_the_field_and_beside_it_who_took_it_when_and_why() throws Exception {
+        List<String> lines = out("CSV", "").text().lines().toList();
+        assertThat(lines)
+                .containsExactly(
+                        "\uFEFFid,mobile,Falls score:number",
+                        "shown-2,,12.5",
+                        "shown-1,01632 960001,3",
+                        "shown-3,01632 960003,");
+        JsonNode about = out("CSV", "/about").json();
+        assertThat(about.get("@context").asString()).isEqualTo("http://www.w3.org/ns/csvw");
+        assertThat(about.get("url").asString()).startsWith("list-shown-").endsWith(".csv");
+        assertThat(about.get("dc:creator").asString()).isEqualTo("Person shower");
+        assertThat(about.get("dc:description").asString()).isEqualTo("to call them");
+        assertThat(about.get("dc:created").asString()).matches("\\d{4}-\\d\\d-\\d\\dT.*Z");
+        assertThat(People.bringIn(coordinator, "PEOPLE", String.join("\n", lines))
+                        .get("unchangedRows")
+                        .asInt())
+                .isEqualTo(3);
+    }
+
+    @Test
+    void in_a_spreadsheet_a_number_is_a_number() throws Exception {
+        byte[] file = coordinator.bytes("/api/lists/shown/out", wanted("XLSX", "[\"Falls score\"]"));
+        try (ReadableWorkbook book = new ReadableWorkbook(new ByteArrayInputStream(file))) {
+            Row row = book.getFirstSheet().read().get(1);
+            assertThat(row.getCell(2).getType()).isEqualTo(CellType.NUMBER);
+            assertThat(row.getCell(2).asNumber()).isEqualByComparingTo("12.5");
+        }
+    }
+
+    @Test
+    void a_field_that_is_no_more_and_a_way_to_reach_somebody_without_a_reason_are_refused() throws Exception {
+        Reply gone = coordinator.post("/api/lists/shown/out", wanted("CSV", "[\"Shoe size\"]"));
+        assertThat(gone.type()).isEqualTo("urn:dipstick:no-such-field");
+        Reply refused = coordinator.post(
+                "/api/lists/shown/out",
+                wanted("CSV", "[\"email\"]").replace(", \"MOBILE\"", "").replace("to call them", " "));
+        assertThat(refused.type()).isEqualTo("urn:dipstick:reason-missing");
+    }
+}

@@ -54,7 +54,7 @@ class ShowAndOrderTest {
         assertThat(desk.get("show").toString()).isEqualTo("[\"mobile\",\"Falls score\",\"band\"]");
         assertThat(desk.get("rows")
                         .valueStream()
-                        .sorted(Comparator.comparing(row -> row.get("place").asInt()))
+                        .sorted(Comparator.comparingInt(row -> row.get("place").asInt()))
                         .map(row -> row.at("/person/id").asString() + " " + row.get("shown")))
                 .containsExactly(
                         "shown-2 {\"mobile\":\"\",\"Falls score\":\"12.5\"}",

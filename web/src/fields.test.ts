@@ -1,8 +1,9 @@
 import { expect, it } from 'vitest'
-import { fieldWords, tellsWho } from './fields'
+import { fieldWords, headingWords, tellsWho } from './fields'
 
 it('says a field as people do', () => {
   expect(fieldWords('do_not_contact')).toBe('do not contact')
+  expect(headingWords('mobile')).toBe('Mobile')
 })
 
 it('takes every field for one that tells who somebody is, but for those that cannot', () => {

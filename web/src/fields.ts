@@ -3,6 +3,12 @@ export function fieldWords(field: string): string {
   return field.replaceAll('_', ' ')
 }
 
+/** The same as the heading of a column. */
+export function headingWords(field: string): string {
+  const words = fieldWords(field)
+  return words.charAt(0).toUpperCase() + words.slice(1)
+}
+
 /** What says neither who somebody is nor how to reach them. */
 const PLAIN = new Set([
   'sex',

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
-import { fieldWords, tellsWho } from '@/fields'
+import { fieldWords, headingWords, tellsWho } from '@/fields'
 import { PersonPanel } from '@/people'
 import { useSession } from '@/session'
 import AsOfDate from '@/shell/AsOfDate.vue'
@@ -177,7 +177,7 @@ async function open(row: Row) {
       <Column
         v-for="one in besides"
         :key="one.name"
-        :header="fieldWords(one.name)"
+        :header="headingWords(one.name)"
         :sort-field="(row: Row) => row.shown[one.at] ?? ''"
         sortable
       >

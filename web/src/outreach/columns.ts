@@ -1,5 +1,5 @@
 import { dayWords, shortDayWords } from '@/days'
-import { fieldWords, tellsWho } from '@/fields'
+import { headingWords, tellsWho } from '@/fields'
 import { daysBetween, isHeldBack, isOpen, type DeskRow } from './queues'
 import { STATES, stepWords } from './words'
 
@@ -139,8 +139,8 @@ export function columnOf(id: string): DeskColumn | undefined {
 function fieldColumn(field: string): DeskColumn {
   return {
     id: `${FIELD}${field}`,
-    name: fieldWords(field),
-    width: '1fr',
+    name: headingWords(field),
+    width: field === 'mobile' ? '104px' : '1fr',
     telling: tellsWho(field),
     text: (row) => row.shown[field] ?? '',
   }
@@ -188,13 +188,19 @@ export const USUAL_VIEW: View = {
   groupBy: '',
 }
 
+/** What the set shows comes after the name, the age, the due date and the band. */
+const BEFORE_SHOWN = 4
+/** Of the usual columns that come after it the last give way, so that all can be read. */
+const ROOM = 4
+
 /** The usual view, with what a set shows, and in the order that it gives. */
 export function usualView(show: readonly string[], isOrdered: boolean): View {
-  const [name, age, due, band, ...rest] = USUAL_VIEW.columns
-  const columns = [name, age, due, band, ...shownColumns(show), ...rest]
+  const further = shownColumns(show).filter((id) => !USUAL_VIEW.columns.includes(id))
+  const before = USUAL_VIEW.columns.slice(0, BEFORE_SHOWN)
+  const after = USUAL_VIEW.columns.slice(BEFORE_SHOWN)
   return {
     ...USUAL_VIEW,
-    columns: [...new Set(columns)].filter((id) => id !== undefined),
+    columns: [...before, ...further, ...after.slice(0, Math.max(1, ROOM - further.length))],
     sortBy: isOrdered ? SET_ORDER : USUAL_VIEW.sortBy,
   }
 }

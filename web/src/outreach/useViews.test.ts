@@ -51,7 +51,7 @@ describe('how the desk is laid out', () => {
   it('shows what the set shows, in the order of the set, until somebody lays it out otherwise', async () => {
     const desk = { show: ['mobile', 'site', 'Score'], rows: [deskRow('Marl', { place: 0 })] }
     const { views: own } = await views([], desk)
-    expect(own.view.value.columns.slice(0, 7)).toEqual([
+    expect(own.view.value.columns).toEqual([
       'name',
       'age',
       'due',
@@ -59,6 +59,7 @@ describe('how the desk is laid out', () => {
       'field:mobile',
       'site',
       'field:Score',
+      'next',
     ])
     expect(own.view.value.sortBy).toBe('set')
     own.use({ ...own.view.value, sortBy: 'name' })

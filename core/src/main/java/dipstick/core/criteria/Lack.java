@@ -1,6 +1,5 @@
 package dipstick.core.criteria;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tools.jackson.databind.JsonNode;
@@ -9,11 +8,14 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Tests that say a lack of records: none of them, at most 0, or not so that there is one. Where something <em>should be on
- * record</em>, such a test lists whoever has it, which is the opposite of what is nearly always meant; here is the test of
- * having it, whose list is of those without.
+ * Tests that say a lack: no record, at most 0 of them, not so that there is one, a field that is blank. Where something
+ * <em>should be on record</em>, such a test lists whoever has it, which is the opposite of what is nearly always meant; here
+ * is the test of having it, whose list is of those of whom the lack is true. So any of several lacks turns to having all,
+ * and all of them to having any.
  */
 public final class Lack {
+    private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+
     private Lack() {}
 
     /** The test of having what this one says a lack of; nothing where it says no lack. */
@@ -32,10 +34,12 @@ public final class Lack {
                         after.within(),
                         Count.ONE_OR_MORE,
                         after.per()));
-            case Test.Not(var of) when isOfRecords(of) -> Optional.of(of);
-            case Test.All(var of) -> all(of).map(Test.All::new);
-            case Test.Any(var of) -> all(of).map(Test.Any::new);
-            case Test.AtLeast(var count, var of) -> all(of).map(turned -> new Test.AtLeast(count, turned));
+            case Test.Not(var of) when saysHaving(of) -> Optional.of(of);
+            case Test.OfField(FieldTest(var field, Condition.Missing(var missing), var unit))
+            when missing -> Optional.of(new Test.OfField(new FieldTest(field, new Condition.Missing(false), unit)));
+            case Test.All(var of) -> all(of).map(Test.Any::new);
+            case Test.Any(var of) -> all(of).map(Test.All::new);
+            case Test.AtLeast(var count, var of) -> all(of).map(turned -> new Test.AtLeast(others(count, of), turned));
             case Test.Events _,
                     Test.Sequence _,
                     Test.Not _,
@@ -47,21 +51,21 @@ public final class Lack {
         };
     }
 
-    /** What "not" makes a lack of. */
-    private static boolean isOfRecords(Test test) {
+    /** What "not" makes a lack of: that there is one at all, and nothing about how it is. */
+    private static boolean saysHaving(Test test) {
         return switch (test) {
-            case Test.Events events -> !events.count().hasMost();
-            case Test.Sequence after -> !after.count().hasMost();
-            case Test.Pick _ -> true;
-            case Test.All _,
-                    Test.Any _,
-                    Test.AtLeast _,
-                    Test.Not _,
-                    Test.OfField _,
-                    Test.Age _,
-                    Test.Member _,
-                    Test.InRoster _ -> false;
+            case Test.Events events -> events.count().equals(Count.ONE_OR_MORE);
+            case Test.Sequence after -> after.count().equals(Count.ONE_OR_MORE);
+            case Test.Pick pick -> pick.is().isEmpty();
+            case Test.OfField field -> field.test().condition().equals(new Condition.Missing(false));
+            case Test.All _, Test.Any _, Test.AtLeast _, Test.Not _, Test.Age _, Test.Member _, Test.InRoster _ ->
+                false;
         };
+    }
+
+    /** Not so many lacks of several are so many of having as these. */
+    private static int others(int lacks, List<Test> of) {
+        return of.size() - lacks + 1;
     }
 
     /** Only where every part says a lack: one of several may be meant. */
@@ -78,16 +82,13 @@ public final class Lack {
         }
         return switch (test) {
             case Test.Not _ -> Optional.of((ObjectNode) written.path("not"));
-            case Test.All(var of) -> parts(written, "all", of);
-            case Test.Any(var of) -> parts(written, "any", of);
-            case Test.AtLeast(var _, var of) -> parts(written, "of", of);
-            case Test.Events _,
-                    Test.Sequence _,
-                    Test.Pick _,
-                    Test.OfField _,
-                    Test.Age _,
-                    Test.Member _,
-                    Test.InRoster _ -> {
+            case Test.All(var of) -> Optional.of(NODES.objectNode().set("any", parts(written.path("all"), of)));
+            case Test.Any(var of) -> Optional.of(NODES.objectNode().set("all", parts(written.path("any"), of)));
+            case Test.AtLeast(var count, var of) ->
+                Optional.of(
+                        NODES.objectNode().put("atLeast", others(count, of)).set("of", parts(written.path("of"), of)));
+            case Test.OfField _ -> Optional.of(((ObjectNode) written).deepCopy().put("missing", false));
+            case Test.Events _, Test.Sequence _, Test.Pick _, Test.Age _, Test.Member _, Test.InRoster _ -> {
                 ObjectNode turned = ((ObjectNode) written).deepCopy();
                 turned.remove("count");
                 yield Optional.of(turned);
@@ -95,15 +96,11 @@ public final class Lack {
         };
     }
 
-    private static Optional<ObjectNode> parts(JsonNode written, String key, List<Test> of) {
-        List<ObjectNode> parts = new ArrayList<>();
+    private static ArrayNode parts(JsonNode written, List<Test> of) {
+        ArrayNode parts = NODES.arrayNode();
         for (int i = 0; i < of.size(); i++) {
-            turned(written.path(key).path(i), of.get(i)).ifPresent(parts::add);
+            turned(written.path(i), of.get(i)).ifPresent(parts::add);
         }
-        ArrayNode turned = JsonNodeFactory.instance.arrayNode();
-        parts.forEach(turned::add);
-        ObjectNode group = ((ObjectNode) written).deepCopy();
-        group.set(key, turned);
-        return Optional.of(group);
+        return parts;
     }
 }

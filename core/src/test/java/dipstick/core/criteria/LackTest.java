@@ -28,9 +28,12 @@ class LackTest {
                 "{'after': {'kinds': ['visit']}, 'expect': {}, 'within': 'P90D', 'count': {'none': true}}"
                         + " | {'after': {'kinds': ['visit']}, 'expect': {}, 'within': 'P90D'}",
                 "{'any': [{'events': {}, 'count': {'none': true}}, {'not': {'events': {'active': true}}}]}"
-                        + " | {'any': [{'events': {}}, {'events': {'active': true}}]}",
-                "{'all': [{'all': [{'events': {}, 'count': {'none': true}}]}]} | {'all': [{'all': [{'events': {}}]}]}",
-                "{'atLeast': 1, 'of': [{'events': {}, 'count': {'none': true}}]} | {'atLeast': 1, 'of': [{'events': {}}]}",
+                        + " | {'all': [{'events': {}}, {'events': {'active': true}}]}",
+                "{'all': [{'all': [{'events': {}, 'count': {'none': true}}]}]} | {'any': [{'any': [{'events': {}}]}]}",
+                "{'atLeast': 2, 'of': [{'events': {}, 'count': {'none': true}}, {'field': 'phone', 'missing': true}, {'not': {'events': {}}}]}"
+                        + " | {'atLeast': 2, 'of': [{'events': {}}, {'field': 'phone', 'missing': false}, {'events': {}}]}",
+                "{'field': 'sex', 'missing': true} | {'field': 'sex', 'missing': false}",
+                "{'not': {'field': 'sex', 'missing': false}} | {'field': 'sex', 'missing': false}",
             })
     void a_lack_is_turned(String lack, String meant) {
         JsonNode written = json(lack);
@@ -52,7 +55,10 @@ class LackTest {
                 "{'not': {'not': {'events': {}}}}",
                 "{'all': []}",
                 "{'all': [{'events': {}, 'count': {'none': true}}, {'age': {'from': 18}}]}",
-                "{'field': 'sex', 'missing': true}",
+                "{'not': {'events': {}, 'count': {'atLeast': 2}}}",
+                "{'not': {'latest': {}, 'is': [{'field': 'value', 'above': 150}]}}",
+                "{'field': 'sex', 'missing': false}",
+                "{'field': 'sex', 'notIn': ['female']}",
             })
     void what_says_none_stays(String test) {
         assertThat(Lack.turned(read(json(test)))).isEmpty();

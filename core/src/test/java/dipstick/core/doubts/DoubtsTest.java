@@ -44,6 +44,8 @@ class DoubtsTest {
                 .containsExactly(
                         "x: It removes nobody.",
                         "has: Everybody eligible has it.",
+                        "lacks: “Should have” names what should be on record. As it stands, 0 people are on the list for"
+                                + " this: sex is on record. Of those who are not on it this is not so.",
                         "lacks: Nobody eligible has it.",
                         "lacks: It says the same as “sex is blank” in another section.");
         assertThat(doubts("'include': [{'id': 'off', 'off': true, 'test': {'age': {'from': 120}}}]"))

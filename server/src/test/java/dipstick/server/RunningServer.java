@@ -16,6 +16,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Stream;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -162,6 +163,15 @@ public final class RunningServer {
         public Stream<String> stream(String path) throws Exception {
             return client.send(request(path).GET().build(), BodyHandlers.ofLines())
                     .body();
+        }
+
+        /** @param method in any case, and {@code body} or {@code ifMatch} empty for none */
+        public Reply send(String method, String path, String body, String ifMatch) throws Exception {
+            HttpRequest.Builder request = request(path).header("Content-Type", "application/json");
+            if (!ifMatch.isEmpty()) {
+                request.header("If-Match", ifMatch);
+            }
+            return send(request.method(method.toUpperCase(Locale.ROOT), BodyPublishers.ofString(body)));
         }
 
         public Reply delete(String path, String ifMatch) throws Exception {

@@ -2,6 +2,7 @@ package dipstick.server.accounts;
 
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
+import dipstick.server.web.ProblemResponse;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import org.springframework.context.annotation.Bean;
@@ -86,37 +87,19 @@ class SecurityConfiguration {
                 }));
         http.logout(logout -> logout.logoutUrl("/api/sign-out")
                 .logoutSuccessHandler(new HttpStatusReturningLogoutSuccessHandler(HttpStatus.NO_CONTENT)));
-        http.exceptionHandling(errors -> errors.authenticationEntryPoint((_, response, _) -> problem(
-                        response,
-                        HttpStatus.UNAUTHORIZED,
-                        "signed-out",
-                        "You are not signed in, or the sign-in has expired. Sign in and try again."))
-                .accessDeniedHandler((_, response, _) -> problem(
-                        response,
-                        HttpStatus.FORBIDDEN,
-                        "not-allowed",
-                        "Your account does not have the right to do this, or the page is out of date. Reload it, or"
-                                + " ask the coordinator.")));
+        http.exceptionHandling(errors -> errors.authenticationEntryPoint(
+                        (_, response, _) -> ProblemResponse.write(response, HttpStatus.UNAUTHORIZED))
+                .accessDeniedHandler((_, response, _) -> ProblemResponse.write(response, HttpStatus.FORBIDDEN)));
         return http.build();
     }
 
     private static void refuse(HttpServletResponse response, boolean mustWait) throws IOException {
-        problem(
+        ProblemResponse.write(
                 response,
                 HttpStatus.UNAUTHORIZED,
                 "sign-in-refused",
                 mustWait
                         ? "There were too many wrong passwords for this name. Wait a minute, then try again."
                         : "The name or the password is not right. Try again.");
-    }
-
-    /** A problem detail (RFC 9457) from where no controller is reached. The texts are ours and need no escaping. */
-    private static void problem(HttpServletResponse response, HttpStatus status, String type, String detail)
-            throws IOException {
-        response.setStatus(status.value());
-        response.setContentType("application/problem+json;charset=UTF-8");
-        response.getWriter()
-                .write("{\"type\":\"urn:dipstick:" + type + "\",\"title\":\"" + status.getReasonPhrase()
-                        + "\",\"status\":" + status.value() + ",\"detail\":\"" + detail + "\"}");
     }
 }

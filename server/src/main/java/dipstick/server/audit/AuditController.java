@@ -1,6 +1,7 @@
 package dipstick.server.audit;
 
 import dipstick.server.practice.Today;
+import dipstick.server.web.Days;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -48,6 +49,8 @@ class AuditController {
             @RequestParam(defaultValue = "") String find,
             @RequestParam Optional<LocalDate> from,
             @RequestParam Optional<LocalDate> through) {
+        from.ifPresent(Days::requireCounted);
+        through.ifPresent(Days::requireCounted);
         if (before.isEmpty()) {
             log.record(Act.AUDIT_LOG_READ, find);
         }

@@ -4,6 +4,7 @@ import dipstick.core.evaluate.Evaluator;
 import dipstick.server.practice.Today;
 import dipstick.server.records.View;
 import dipstick.server.records.Views;
+import dipstick.server.web.Days;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -39,6 +40,7 @@ public class Evaluators {
      * @param day the practice's today where there is none
      */
     public synchronized Evaluator asOf(Optional<LocalDate> day) {
+        day.ifPresent(Days::requireCounted);
         View view = views.current();
         if (view.version() != version) {
             byDay.clear();

@@ -17,6 +17,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.security.Principal;
 import java.time.Instant;
 import java.util.List;
@@ -82,9 +83,9 @@ class TermSetController {
             List<String> usedBy) {}
 
     record TermSetChange(
-            @NotBlank String name,
-            @NotNull List<JsonNode> members,
-            @NotNull List<JsonNode> leftOut) {}
+            @NotBlank @Size(max = 200) String name,
+            @NotNull @Size(max = 5_000) List<JsonNode> members,
+            @NotNull @Size(max = 5_000) List<JsonNode> leftOut) {}
 
     /** A set that was changed with it, and its revision before and after. */
     record TermSetSaved(TermSetView termSet, List<CriteriaSets.Rewritten> sets) {}

@@ -1,9 +1,13 @@
 package dipstick.server.web;
 
+import java.sql.SQLException;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.NestedExceptionUtils;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -25,6 +29,9 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 @RestControllerAdvice
 class ProblemAdvice extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+
+    /** ISO 9075, string data, right truncation. */
+    private static final String TOO_LONG = "22001";
 
     @Override
     protected ResponseEntity<Object> handleMethodArgumentNotValid(
@@ -66,11 +73,42 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return super.handleServletRequestBindingException(missing, headers, status, request);
     }
 
+    /** What the framework itself refuses, said in our words. */
+    @Override
+    protected @Nullable ResponseEntity<Object> handleExceptionInternal(
+            Exception refused, @Nullable Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        boolean isOurs = refused instanceof ErrorResponseException ours && isOurs(ours.getBody());
+        return super.handleExceptionInternal(
+                refused, isOurs ? body : ProblemWords.of(status), headers, status, request);
+    }
+
+    private static boolean isOurs(ProblemDetail problem) {
+        return problem.getType() != null && "urn".equals(problem.getType().getScheme());
+    }
+
+    /** A text that is longer than what it is kept in, where nothing said so before. */
+    @ExceptionHandler(DataIntegrityViolationException.class)
+    ProblemDetail doesNotFit(DataIntegrityViolationException failure) {
+        boolean isTooLong = NestedExceptionUtils.getMostSpecificCause(failure) instanceof SQLException cause
+                && TOO_LONG.equals(cause.getSQLState());
+        if (!isTooLong) {
+            return unexpectedFailure(failure);
+        }
+        return Problems.problem(
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                "too-long",
+                "Something that was filled in is longer than what can be kept. Shorten it; nothing was changed.");
+    }
+
     @ExceptionHandler(Exception.class)
     ProblemDetail unexpected(Exception failure) throws Exception {
         if (failure instanceof AccessDeniedException || failure instanceof AuthenticationException) {
             throw failure;
         }
+        return unexpectedFailure(failure);
+    }
+
+    private static ProblemDetail unexpectedFailure(Exception failure) {
         LOG.error("A request failed", failure);
         return Problems.problem(
                 HttpStatus.INTERNAL_SERVER_ERROR,

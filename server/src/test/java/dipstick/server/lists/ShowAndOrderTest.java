@@ -127,6 +127,10 @@ class ShowAndOrderTest {
     void a_field_that_is_no_more_and_a_way_to_reach_somebody_without_a_reason_are_refused() throws Exception {
         Reply gone = coordinator.post("/api/lists/shown/out", wanted("CSV", "[\"Shoe size\"]"));
         assertThat(gone.type()).isEqualTo("urn:dipstick:no-such-field");
+        assertThat(coordinator
+                        .post("/api/lists/shown/out", wanted("CSV", "[null]"))
+                        .type())
+                .isEqualTo("urn:dipstick:unreadable");
         Reply refused = coordinator.post(
                 "/api/lists/shown/out",
                 wanted("CSV", "[\"email\"]").replace(", \"MOBILE\"", "").replace("to call them", " "));

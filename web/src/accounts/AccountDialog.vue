@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { SHORTEST_PASSWORD } from '@/session'
 import { ifMatch, sendJson } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import type { Role } from '@/session'
@@ -115,7 +116,7 @@ async function save() {
         v-model="draft.password"
         type="password"
         autocomplete="new-password"
-        :placeholder="account ? 'stays as it is' : 'at least 10 characters'"
+        :placeholder="account ? 'stays as it is' : `at least ${SHORTEST_PASSWORD} characters`"
         :required="!account"
       />
       <template v-if="account">

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { Problem, sendJson, sentenceOf } from '@/api/client'
+import { sendJson, sentenceOf } from '@/api/client'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { reactive, ref } from 'vue'
+import { SHORTEST_PASSWORD } from './passwords'
 
 const emit = defineEmits<{ created: [] }>()
 
@@ -17,11 +18,7 @@ async function create() {
     await sendJson('POST', '/api/first-account', account)
     emit('created')
   } catch (failure) {
-    const tooShort =
-      failure instanceof Problem && failure.errors.some((error) => error.pointer === '/password')
-    problem.value = tooShort
-      ? 'The password needs at least 10 characters. Nothing was created yet.'
-      : sentenceOf(failure)
+    problem.value = sentenceOf(failure)
   } finally {
     busy.value = false
   }
@@ -40,7 +37,7 @@ async function create() {
     <InputText id="display-name" v-model="account.displayName" autocomplete="name" required />
     <label for="new-name">Name to sign in with</label>
     <InputText id="new-name" v-model="account.name" autocomplete="username" required />
-    <label for="new-password">Password, 10 characters or more</label>
+    <label for="new-password">Password, {{ SHORTEST_PASSWORD }} characters or more</label>
     <InputText
       id="new-password"
       v-model="account.password"

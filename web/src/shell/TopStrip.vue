@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { placesOf } from '@/places'
-import { useSession } from '@/session'
+import { OwnAccountDialog, useSession } from '@/session'
 import { useVeil, VEIL_KEY } from '@/veil'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 
 const session = useSession()
 const veil = useVeil()
+const accountShown = ref(false)
 
 const places = computed(() => placesOf(session.roles))
 </script>
@@ -30,8 +31,11 @@ const places = computed(() => placesOf(session.roles))
     >
       {{ veil.isDown ? 'Lift the veil' : 'Veil' }}
     </button>
-    <span>{{ session.signedIn?.displayName }}</span>
+    <button class="word" title="Your account" @click="accountShown = true">
+      {{ session.signedIn?.displayName }}
+    </button>
     <button class="word" @click="session.signOut()">Sign out</button>
+    <OwnAccountDialog v-model:visible="accountShown" />
   </header>
 </template>
 

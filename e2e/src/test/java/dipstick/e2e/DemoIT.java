@@ -254,6 +254,8 @@ class DemoIT {
         browser.click("Take out");
         browser.awaitText(".p-dialog", "Columns");
         assertThat(browser.graveViolations()).isEmpty();
+        // The set shows the telephone.
+        browser.type("#out-reason", "to call them");
         browser.clickOn(".p-dialog button[type=submit]");
         browser.awaitText(".p-dialog", "with your downloads");
         browser.run("const format = document.getElementById('out-format'); format.value = 'LETTERS';"

@@ -6,11 +6,13 @@ import java.io.IOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
 import java.net.URI;
+import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -113,6 +115,16 @@ public final class RunningServer {
             }
             get("/api/session");
             return this;
+        }
+
+        /** Tries to sign in with what is typed, from an address as a proxy that is trusted names it. */
+        public Reply triesToSignIn(String name, String password, String from) throws Exception {
+            get("/api/session");
+            return send(request("/api/sign-in")
+                    .header("Content-Type", "application/x-www-form-urlencoded")
+                    .header("X-Forwarded-For", from)
+                    .POST(BodyPublishers.ofString("username=" + URLEncoder.encode(name, StandardCharsets.UTF_8)
+                            + "&password=" + URLEncoder.encode(password, StandardCharsets.UTF_8))));
         }
 
         /** What is at a path, byte by byte. */

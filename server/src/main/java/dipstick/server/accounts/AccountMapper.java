@@ -47,6 +47,15 @@ interface AccountMapper {
             """)
     int update(Account account);
 
+    @Update("UPDATE account SET password_hash = #{hash}, revision = revision + 1 WHERE name = #{name}")
+    int updatePassword(String name, String hash);
+
+    @Update("MERGE INTO signed_in_from (account, address, last_at) VALUES (#{account}, #{address}, #{at})")
+    int signedInFrom(String account, String address, Instant at);
+
+    @Select("SELECT COUNT(*) > 0 FROM signed_in_from WHERE account = #{account} AND address = #{address}")
+    boolean hasSignedInFrom(String account, String address);
+
     @Select("SELECT group_name, account FROM group_member ORDER BY group_name, account")
     List<Member> groupMembers();
 

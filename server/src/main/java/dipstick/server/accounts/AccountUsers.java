@@ -10,11 +10,9 @@ import org.springframework.stereotype.Component;
 @Component
 class AccountUsers implements UserDetailsService {
     private final Accounts accounts;
-    private final SignInThrottle throttle;
 
-    AccountUsers(Accounts accounts, SignInThrottle throttle) {
+    AccountUsers(Accounts accounts) {
         this.accounts = accounts;
-        this.throttle = throttle;
     }
 
     @Override
@@ -24,7 +22,6 @@ class AccountUsers implements UserDetailsService {
         return User.withUsername(account.name())
                 .password(account.passwordHash())
                 .roles(account.roles().split(","))
-                .accountLocked(throttle.mustWait(name))
                 .disabled(account.closed())
                 .build();
     }

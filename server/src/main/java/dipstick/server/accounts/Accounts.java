@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -24,16 +25,32 @@ import org.springframework.web.ErrorResponseException;
 /** The people who may sign in. */
 @Service
 public class Accounts {
+    static final int LONGEST_NAME = 60;
+
+    /** By which the audit log calls what no account did. */
+    private static final Set<String> RESERVED = Set.of("dipstick", "nobody");
+
     private final AccountMapper accounts;
     private final PasswordEncoder passwords;
+    private final PasswordRules rules;
     private final Revisions revisions;
+    private final ApplicationEventPublisher events;
     private final AuditLog audit;
     private final Today today;
 
-    Accounts(AccountMapper accounts, PasswordEncoder passwords, Revisions revisions, AuditLog audit, Today today) {
+    Accounts(
+            AccountMapper accounts,
+            PasswordEncoder passwords,
+            PasswordRules rules,
+            Revisions revisions,
+            ApplicationEventPublisher events,
+            AuditLog audit,
+            Today today) {
         this.accounts = accounts;
         this.passwords = passwords;
+        this.rules = rules;
         this.revisions = revisions;
+        this.events = events;
         this.audit = audit;
         this.today = today;
     }
@@ -52,6 +69,12 @@ public class Accounts {
     /** @param who creates it; a first account creates itself */
     @Transactional
     void create(Colleague colleague, String password, String who) {
+        if (RESERVED.contains(colleague.name())) {
+            throw Problems.refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "name-reserved",
+                    "The audit log itself goes by this name. Nothing was created; give the account another.");
+        }
         try {
             accounts.insert(row(colleague, passwords.encode(password), 1), today.now());
         } catch (DuplicateKeyException taken) {
@@ -81,11 +104,33 @@ public class Accounts {
             throw Problems.changedMeanwhile(
                     "Somebody changed this account meanwhile. Yours was not saved: look at theirs first.");
         }
+        if (password.isPresent() || !colleague.mayTheSameAs(before.colleague())) {
+            events.publishEvent(new SignedOutEverywhere(colleague.name(), Optional.empty()));
+        }
         audit.record(
                 Act.ACCOUNT_CHANGED,
                 colleague.name() + " as " + Account.written(colleague.roles())
                         + (colleague.closed() ? ", closed" : "")
                         + (password.isPresent() ? ", new password" : ""));
+    }
+
+    /** Refuses what is no password for an account. */
+    void requireGood(String password, String name, String displayName) {
+        rules.require(password, name, displayName);
+    }
+
+    boolean isPassword(String name, String password) {
+        return PasswordRules.isShortEnough(password)
+                && passwords.matches(password, get(name).passwordHash());
+    }
+
+    /** @param session in which its own colleague does it, which goes on; every other ends */
+    @Transactional
+    void changePassword(String name, String password, String session) {
+        rules.require(password, name, get(name).displayName());
+        accounts.updatePassword(name, passwords.encode(password));
+        events.publishEvent(new SignedOutEverywhere(name, Optional.of(session)));
+        audit.record(Act.ACCOUNT_CHANGED, name + ", own new password");
     }
 
     /** How often an account was changed, from 1 on. */

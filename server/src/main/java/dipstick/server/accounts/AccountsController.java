@@ -118,13 +118,7 @@ class AccountsController {
                 change.givenListsOnly(),
                 change.closed());
         Optional<String> password = Optional.of(change.password()).filter(one -> !one.isEmpty());
-        if (password.filter(one -> one.length() < FirstAccount.SHORTEST_PASSWORD)
-                .isPresent()) {
-            throw Problems.refused(
-                    HttpStatus.UNPROCESSABLE_CONTENT,
-                    "short-password",
-                    "The password needs at least 10 characters. Nothing was saved.");
-        }
+        password.ifPresent(one -> accounts.requireGood(one, signInName, change.displayName()));
         if (seen > 0) {
             if (change.closed()) {
                 refuseWhileHolding(colleague);
@@ -135,7 +129,7 @@ class AccountsController {
                     colleague,
                     password.orElseThrow(() -> Problems.refused(
                             HttpStatus.UNPROCESSABLE_CONTENT,
-                            "short-password",
+                            "password-refused",
                             "A new account needs a password. Nothing was saved.")),
                     accounts.here().name());
         }

@@ -27,6 +27,12 @@ public record Colleague(
         return roles.contains(role);
     }
 
+    /** Whether the same may be done and seen with both. */
+    boolean mayTheSameAs(Colleague other) {
+        return new Colleague(name, other.displayName, roles, provider, ownPeopleOnly, givenListsOnly, closed)
+                .equals(other);
+    }
+
     /** Whether they may see somebody whose provider on record is this one. */
     public boolean maySeePeopleOf(String recorded) {
         return !ownPeopleOnly || NormalText.of(recorded).equals(NormalText.of(provider));

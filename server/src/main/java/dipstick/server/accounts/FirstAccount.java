@@ -23,17 +23,12 @@ class FirstAccount {
     /** Letters and digits that cannot be taken for one another. */
     private static final String ALPHABET = "ABCDEFGHJKLMNPQRSTUVWXYZ23456789";
 
-    private static final int LENGTH = 10;
-
-    static final int SHORTEST_PASSWORD = 10;
-
-    /** After so many wrong codes a new one is made, so that it cannot be guessed. */
-    private static final int MOST_TRIES = 10;
+    /** So many that no number of tries comes near; wrong ones therefore cost its owner nothing. */
+    private static final int LENGTH = 16;
 
     private final Accounts accounts;
     private final PracticeSettings settings;
     private Optional<String> code = Optional.empty();
-    private int wrongTries;
 
     FirstAccount(Accounts accounts, PracticeSettings settings) {
         this.accounts = accounts;
@@ -43,7 +38,7 @@ class FirstAccount {
     @EventListener(ApplicationReadyEvent.class)
     void offer() {
         if (accounts.none() && !settings.demo()) {
-            renew();
+            make();
         }
     }
 
@@ -54,12 +49,9 @@ class FirstAccount {
     /** Creates the account if the code is right; says whether it was. */
     synchronized boolean create(String given, String name, String displayName, String password) {
         if (code.isEmpty() || !isNeeded() || !isEqual(code.get(), given)) {
-            wrongTries++;
-            if (code.isPresent() && wrongTries >= MOST_TRIES) {
-                renew();
-            }
             return false;
         }
+        accounts.requireGood(password, Accounts.signInName(name), displayName);
         accounts.create(
                 new Colleague(
                         Accounts.signInName(name),
@@ -75,13 +67,12 @@ class FirstAccount {
         return true;
     }
 
-    private synchronized void renew() {
+    private synchronized void make() {
         SecureRandom random = new SecureRandom();
         StringBuilder made = new StringBuilder();
         for (int i = 0; i < LENGTH; i++) {
             made.append(ALPHABET.charAt(random.nextInt(ALPHABET.length())));
         }
-        wrongTries = 0;
         code = Optional.of(made.toString());
         LOG.info("There is no account yet. The code for creating the first one: {}", made);
     }

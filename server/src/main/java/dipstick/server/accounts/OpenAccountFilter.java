@@ -15,24 +15,32 @@ import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Signs somebody out whose account was closed, or whose rights were changed, since they signed in. */
+/** Signs somebody out whose account was closed, whose rights were changed since they signed in, or whose time is over. */
 final class OpenAccountFilter extends OncePerRequestFilter {
     private final Accounts accounts;
+    private final OpenSessions sessions;
 
-    OpenAccountFilter(Accounts accounts) {
+    OpenAccountFilter(Accounts accounts, OpenSessions sessions) {
         this.accounts = accounts;
+        this.sessions = sessions;
     }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         Optional.ofNullable(SecurityContextHolder.getContext().getAuthentication())
-                .filter(who -> !isStill(who))
+                .filter(who -> !isStill(who) || isOver(request))
                 .ifPresent(_ -> {
                     SecurityContextHolder.clearContext();
                     Optional.ofNullable(request.getSession(false)).ifPresent(HttpSession::invalidate);
                 });
         chain.doFilter(request, response);
+    }
+
+    private boolean isOver(HttpServletRequest request) {
+        return Optional.ofNullable(request.getSession(false))
+                .filter(sessions::isOver)
+                .isPresent();
     }
 
     private boolean isStill(Authentication who) {

@@ -3,8 +3,8 @@ package dipstick.server.accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.web.ProblemResponse;
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
+import java.time.Duration;
+import java.util.Optional;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -14,11 +14,14 @@ import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.authentication.logout.HttpStatusReturningLogoutSuccessHandler;
 
 /** Who may do what: everything under {@code /api} but signing in needs an account with the right. */
 @Configuration
 class SecurityConfiguration {
+    private static final Duration REFUSED_AGAIN = Duration.ofMinutes(10);
+
     private static final String POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:;"
             + " font-src 'self' data:; frame-ancestors 'none'; form-action 'self'; base-uri 'self'";
 
@@ -28,14 +31,16 @@ class SecurityConfiguration {
     }
 
     @Bean
-    SecurityFilterChain filters(HttpSecurity http, Accounts accounts, AuditLog audit, SignInThrottle throttle)
+    SecurityFilterChain filters(
+            HttpSecurity http, Accounts accounts, OpenSessions sessions, AuditLog audit, SignInThrottle throttle)
             throws Exception {
         String coordinator = Role.COORDINATOR.name();
         String caller = Role.CALLER.name();
         String clinician = Role.CLINICIAN.name();
         String manager = Role.MANAGER.name();
         String administrator = Role.ADMINISTRATOR.name();
-        http.addFilterBefore(new OpenAccountFilter(accounts), AuthorizationFilter.class);
+        http.addFilterBefore(new SignInGuard(throttle), UsernamePasswordAuthenticationFilter.class);
+        http.addFilterBefore(new OpenAccountFilter(accounts, sessions), AuthorizationFilter.class);
         http.csrf(csrf -> csrf.spa());
         http.headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY)));
         http.authorizeHttpRequests(
@@ -73,19 +78,26 @@ class SecurityConfiguration {
                         .anyRequest()
                         .permitAll());
         http.formLogin(form -> form.loginPage("/")
-                .loginProcessingUrl("/api/sign-in")
-                .successHandler((_, response, who) -> {
-                    throttle.succeeded(who.getName());
-                    audit.record(who.getName(), Act.SIGNED_IN, who.getName());
+                .loginProcessingUrl(SignInGuard.ADDRESS)
+                .successHandler((request, response, who) -> {
+                    throttle.succeeded(who.getName(), request.getRemoteAddr());
+                    sessions.began(request, who.getName());
+                    audit.record(who.getName(), Act.SIGNED_IN, "from " + request.getRemoteAddr());
                     response.setStatus(HttpStatus.NO_CONTENT.value());
                 })
                 .failureHandler((request, response, _) -> {
-                    String name = String.valueOf(request.getParameter("username"));
-                    throttle.failed(name);
-                    audit.record("nobody", Act.SIGN_IN_REFUSED, name);
-                    refuse(response, throttle.mustWait(name));
+                    refused(accounts, audit, SignInGuard.account(request), request.getRemoteAddr());
+                    SignInGuard.account(request)
+                            .ifPresent(account -> throttle.failed(account, request.getRemoteAddr()));
+                    ProblemResponse.write(
+                            response,
+                            HttpStatus.UNAUTHORIZED,
+                            "sign-in-refused",
+                            "The name or the password is not right. Try again.");
                 }));
         http.logout(logout -> logout.logoutUrl("/api/sign-out")
+                .addLogoutHandler((_, _, who) -> Optional.ofNullable(who)
+                        .ifPresent(one -> audit.record(one.getName(), Act.SIGNED_OUT, "by themselves")))
                 .logoutSuccessHandler(new HttpStatusReturningLogoutSuccessHandler(HttpStatus.NO_CONTENT)));
         http.exceptionHandling(errors -> errors.authenticationEntryPoint(
                         (_, response, _) -> ProblemResponse.write(response, HttpStatus.UNAUTHORIZED))
@@ -93,13 +105,12 @@ class SecurityConfiguration {
         return http.build();
     }
 
-    private static void refuse(HttpServletResponse response, boolean mustWait) throws IOException {
-        ProblemResponse.write(
-                response,
-                HttpStatus.UNAUTHORIZED,
-                "sign-in-refused",
-                mustWait
-                        ? "There were too many wrong passwords for this name. Wait a minute, then try again."
-                        : "The name or the password is not right. Try again.");
+    /**
+     * The log holds no more of what strangers try than it has accounts, and no name that is none: it may be a password in
+     * the wrong place.
+     */
+    private static void refused(Accounts accounts, AuditLog audit, Optional<String> tried, String address) {
+        String account = tried.flatMap(accounts::find).map(Account::name).orElse("a name that no account has");
+        audit.recordOnce("nobody", Act.SIGN_IN_REFUSED, account, "from " + address, REFUSED_AGAIN);
     }
 }

@@ -71,10 +71,10 @@ class SessionController {
     }
 
     record FirstAccountRequest(
-            @NotBlank String code,
+            @NotBlank @Size(max = 60) String code,
             @NotBlank @Size(max = 60) String name,
             @NotBlank @Size(max = 100) String displayName,
-            @NotBlank @Size(min = 10, max = 200) String password) {}
+            @NotBlank @Size(max = 200) String password) {}
 
     @PostMapping("/api/first-account")
     @ResponseStatus(HttpStatus.NO_CONTENT)

@@ -4,6 +4,7 @@ package dipstick.server.audit;
 public enum Act {
     SIGNED_IN,
     SIGN_IN_REFUSED,
+    SIGNED_OUT,
     ACCOUNT_CREATED,
     ACCOUNT_CHANGED,
     GROUP_CHANGED,

@@ -2,6 +2,7 @@ package dipstick.server.exchange;
 
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
+import dipstick.server.accounts.SignedOutEverywhere;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.outreach.FollowUps;
@@ -26,6 +27,7 @@ import net.fortuna.ical4j.model.property.XProperty;
 import net.fortuna.ical4j.model.property.immutable.ImmutableMethod;
 import net.fortuna.ical4j.model.property.immutable.ImmutableTransp;
 import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
+import org.springframework.context.event.EventListener;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -86,6 +88,12 @@ class CalendarController {
     void revoke() {
         feeds.revokeFeed(accounts.here().name());
         audit.record(Act.CALENDAR_CHANGED, "revoked");
+    }
+
+    /** Whoever had the address of an account that changed hands has it no longer. */
+    @EventListener
+    void after(SignedOutEverywhere everywhere) {
+        feeds.revokeFeed(everywhere.account());
     }
 
     @GetMapping("/calendar/{token}.ics")

@@ -10,10 +10,11 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param data the folder in which everything is kept
  * @param zone the practice's time zone; empty for this machine's
  * @param practice the practice's name; may be empty
+ * @param proxies a pattern of the addresses of the proxies whose word on who asks is taken; empty where nobody's is
  * @param demo whether this is the demo, with its invented practice and its accounts
  */
 @ConfigurationProperties("dipstick")
-public record PracticeSettings(Path data, String zone, String practice, boolean demo) {
+public record PracticeSettings(Path data, String zone, String practice, String proxies, boolean demo) {
     public ZoneId zoneId() {
         return zone.isBlank() ? ZoneId.systemDefault() : ZoneId.of(zone);
     }

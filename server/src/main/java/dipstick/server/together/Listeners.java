@@ -2,6 +2,7 @@ package dipstick.server.together;
 
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
+import dipstick.server.accounts.SessionEnded;
 import dipstick.server.records.RecordsBehind;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
@@ -20,7 +21,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 /** The browsers that are open, each told what its colleague may know (server-sent events, WHATWG HTML). */
 @Component
 class Listeners implements SmartLifecycle {
-    private record Listener(String account, SseEmitter emitter) {}
+    private record Listener(String account, String session, SseEmitter emitter) {}
 
     private final Sharing sharing;
     private final Accounts accounts;
@@ -38,10 +39,11 @@ class Listeners implements SmartLifecycle {
 
     private volatile boolean running;
 
-    SseEmitter open(Colleague colleague) {
+    /** @param session with whose end the stream ends */
+    SseEmitter open(Colleague colleague, String session) {
         // Without an end: the browser comes back by itself when the connection breaks.
         SseEmitter emitter = new SseEmitter(0L);
-        Listener listener = new Listener(colleague.name(), emitter);
+        Listener listener = new Listener(colleague.name(), session, emitter);
         emitter.onCompletion(() -> listeners.remove(listener));
         emitter.onError(_ -> listeners.remove(listener));
         listeners.add(listener);
@@ -74,6 +76,13 @@ class Listeners implements SmartLifecycle {
                                 .data(lists));
             }
         }));
+    }
+
+    @EventListener
+    void after(SessionEnded ended) {
+        listeners.stream()
+                .filter(listener -> listener.session().equals(ended.session()))
+                .forEach(listener -> listener.emitter().complete());
     }
 
     /** Whether the records shown are behind concerns everybody. */

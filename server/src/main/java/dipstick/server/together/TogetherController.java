@@ -1,6 +1,7 @@
 package dipstick.server.together;
 
 import dipstick.server.accounts.Accounts;
+import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -18,7 +19,7 @@ class TogetherController {
 
     /** Tells which lists are touched, as events named {@code lists} with the ids of their sets, as it happens. */
     @GetMapping(value = "/api/together", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter together() {
-        return listeners.open(accounts.here());
+    SseEmitter together(HttpServletRequest request) {
+        return listeners.open(accounts.here(), request.getSession().getId());
     }
 }

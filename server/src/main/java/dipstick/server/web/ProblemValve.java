@@ -23,7 +23,7 @@ public final class ProblemValve extends ErrorReportValve {
         }
         try {
             response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-            response.setCharacterEncoding(StandardCharsets.UTF_8.name());
+            response.setCharacterEncoding(StandardCharsets.UTF_8);
             response.getReporter().write(ProblemWords.json(ProblemWords.of(HttpStatusCode.valueOf(status))));
             response.finishResponse();
         } catch (IOException | IllegalStateException goneMeanwhile) {

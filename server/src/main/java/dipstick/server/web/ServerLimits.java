@@ -1,7 +1,9 @@
 package dipstick.server.web;
 
+import dipstick.server.practice.PracticeSettings;
 import java.time.Duration;
 import org.apache.catalina.core.StandardHost;
+import org.apache.catalina.valves.RemoteIpValve;
 import org.apache.coyote.AbstractProtocol;
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
@@ -15,8 +17,11 @@ class ServerLimits {
     private static final Duration HALF_SENT = Duration.ofSeconds(10);
 
     @Bean
-    WebServerFactoryCustomizer<TomcatServletWebServerFactory> limits() {
+    WebServerFactoryCustomizer<TomcatServletWebServerFactory> limits(PracticeSettings settings) {
         return factory -> {
+            if (!settings.proxies().isBlank()) {
+                factory.addEngineValves(from(settings.proxies()));
+            }
             factory.addContextCustomizers(context -> {
                 if (context.getParent() instanceof StandardHost host) {
                     host.setErrorReportValveClass(ProblemValve.class.getName());
@@ -28,5 +33,15 @@ class ServerLimits {
                 }
             });
         };
+    }
+
+    /** Takes who asks, and whether it was over TLS, from the proxies that are named and from nobody else. */
+    private static RemoteIpValve from(String proxies) {
+        RemoteIpValve valve = new RemoteIpValve();
+        valve.setInternalProxies(proxies);
+        valve.setRemoteIpHeader("X-Forwarded-For");
+        valve.setProtocolHeader("X-Forwarded-Proto");
+        valve.setHostHeader("X-Forwarded-Host");
+        return valve;
     }
 }

@@ -26,7 +26,8 @@ class MailSendingTest {
         StaticListableBeanFactory beans = new StaticListableBeanFactory();
         setUp.forEach(beans::addBean);
         ObjectProvider<JavaMailSender> provider = beans.getBeanProvider(JavaMailSender.class);
-        return new MailSending(new PracticeSettings(Path.of("unused"), "", "", demo), provider, "practice@example.org");
+        return new MailSending(
+                new PracticeSettings(Path.of("unused"), "", "", "", demo), provider, "practice@example.org");
     }
 
     @Test

@@ -1,0 +1,4 @@
+package dipstick.server.accounts;
+
+/** Somebody signed out, was signed out, or was idle for too long. */
+public record SessionEnded(String session) {}

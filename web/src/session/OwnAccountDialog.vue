@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { send, sendJson, type Schemas } from '@/api/client'
+import { useSaving } from '@/api/saving'
+import { dayOfInstant, dayWords, timeWords } from '@/days'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import { reactive, ref, watch } from 'vue'
+import { useSession } from './session'
+import { SHORTEST_PASSWORD } from './passwords'
+
+/** What each person does about their own account: its password, and where it is signed in. */
+const visible = defineModel<boolean>('visible', { required: true })
+
+const session = useSession()
+const queries = useQueryClient()
+const draft = reactive({ current: '', password: '', again: '' })
+const told = ref('')
+
+const { data: sessions } = useQuery({
+  queryKey: ['own', 'sessions'],
+  queryFn: () => send<Schemas['SignedInAt'][]>('/api/session/sessions'),
+  enabled: visible,
+  staleTime: 0,
+})
+const { save, saving, problem, say } = useSaving(() => visible.value)
+
+watch(visible, () => {
+  Object.assign(draft, { current: '', password: '', again: '' })
+  told.value = ''
+})
+
+async function change() {
+  told.value = ''
+  if (draft.password !== draft.again) {
+    say('The new password was typed in two ways. Nothing was changed.')
+    return
+  }
+  await save(
+    () =>
+      sendJson('POST', '/api/session/password', {
+        current: draft.current,
+        password: draft.password,
+      }),
+    () => {
+      Object.assign(draft, { current: '', password: '', again: '' })
+      told.value = 'The password is changed, and you are signed out everywhere else.'
+    },
+  )
+  await queries.invalidateQueries({ queryKey: ['own', 'sessions'] })
+}
+
+async function end(id: string) {
+  await save(() => send(`/api/session/sessions/${id}`, { method: 'DELETE' }))
+  await queries.invalidateQueries({ queryKey: ['own', 'sessions'] })
+}
+
+/** A browser's name for itself, as far as it says anything to a person. */
+function browserWords(browser: string): string {
+  const name = ['Edg', 'Firefox', 'Chrome', 'Safari'].find((one) => browser.includes(`${one}/`))
+  const system = ['Windows', 'Android', 'iPhone', 'iPad', 'Macintosh', 'Linux'].find((one) =>
+    browser.includes(one),
+  )
+  const words = [name === 'Edg' ? 'Edge' : name, system && `on ${system}`]
+  return words.filter((one) => one).join(' ') || browser || 'a program that does not say its name'
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    :header="session.signedIn?.displayName ?? ''"
+    :style="{ width: '560px', maxWidth: '97vw' }"
+  >
+    <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
+    <h3>Signed in</h3>
+    <p v-if="!sessions" class="quiet" role="status">Looking where …</p>
+    <ul v-else class="sessions">
+      <li v-for="one in sessions" :key="one.id">
+        <span>
+          {{ browserWords(one.browser) }}, {{ one.address }}
+          <span class="quiet"
+            >since {{ dayWords(dayOfInstant(one.since)) }}, {{ timeWords(one.since) }}</span
+          >
+        </span>
+        <strong v-if="one.here">here</strong>
+        <button v-else class="word" @click="end(one.id)">Sign out there</button>
+      </li>
+    </ul>
+    <h3>Another password</h3>
+    <form class="form" @submit.prevent="change">
+      <label for="own-current">The one now</label>
+      <InputText
+        id="own-current"
+        v-model="draft.current"
+        type="password"
+        autocomplete="current-password"
+        required
+      />
+      <label for="own-password">The new one</label>
+      <InputText
+        id="own-password"
+        v-model="draft.password"
+        type="password"
+        autocomplete="new-password"
+        :minlength="SHORTEST_PASSWORD"
+        required
+      />
+      <label for="own-again">Once more</label>
+      <InputText
+        id="own-again"
+        v-model="draft.again"
+        type="password"
+        autocomplete="new-password"
+        required
+      />
+      <span></span>
+      <span class="quiet">
+        {{ SHORTEST_PASSWORD }} characters or more; a few words are easy to remember.
+      </span>
+      <span></span>
+      <span class="buttons">
+        <Button type="submit" label="Change it" :loading="saving" />
+        <Button type="button" text label="Close" @click="visible = false" />
+      </span>
+    </form>
+    <p v-if="told" role="status">{{ told }}</p>
+  </Dialog>
+</template>
+
+<style scoped>
+.sessions {
+  list-style: none;
+  margin: 0 0 14px;
+  padding: 0;
+}
+
+.sessions li {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  padding: 3px 0;
+}
+</style>

@@ -1,0 +1,2 @@
+/** As the server has it. */
+export const SHORTEST_PASSWORD = 15

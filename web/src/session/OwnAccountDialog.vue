@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { send, sendJson, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
-import { dayOfInstant, dayWords, timeWords } from '@/days'
+import { timeWords } from '@/days'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
@@ -81,9 +81,7 @@ function browserWords(browser: string): string {
       <li v-for="one in sessions" :key="one.id">
         <span>
           {{ browserWords(one.browser) }}, {{ one.address }}
-          <span class="quiet"
-            >since {{ dayWords(dayOfInstant(one.since)) }}, {{ timeWords(one.since) }}</span
-          >
+          <span class="quiet">since {{ timeWords(one.since) }}</span>
         </span>
         <strong v-if="one.here">here</strong>
         <button v-else class="word" @click="end(one.id)">Sign out there</button>

@@ -318,7 +318,7 @@ function takeShared() {
           {{ holds.usedBy.join(', ') || 'no set' }}.
         </p>
         <ul v-if="changed && effects?.length">
-          <li v-for="one in effects" :key="one.id">
+          <li v-for="(one, i) in effects" :key="i">
             <strong>{{ one.name }}</strong>
             {{ one.published ? '' : '(not published)' }} {{ count(one.on) }} on the list:
             {{ count(one.joined) }} would join, {{ count(one.left) }} would leave.

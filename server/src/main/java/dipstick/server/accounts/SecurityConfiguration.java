@@ -20,6 +20,8 @@ import org.springframework.security.web.authentication.logout.HttpStatusReturnin
 /** Who may do what: everything under {@code /api} but signing in needs an account with the right. */
 @Configuration
 class SecurityConfiguration {
+    private static final int LONGEST_ADDRESS = 200;
+
     private static final Duration REFUSED_AGAIN = Duration.ofMinutes(10);
 
     private static final String POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:;"
@@ -58,7 +60,8 @@ class SecurityConfiguration {
                                 "/api/term-sets/**",
                                 "/api/sharing/**",
                                 "/api/outcomes",
-                                "/api/records/terms")
+                                "/api/records/terms",
+                                "/api/records/vocabulary")
                         .hasRole(coordinator)
                         .requestMatchers("/api/people/**")
                         .hasAnyRole(coordinator, clinician)
@@ -68,7 +71,7 @@ class SecurityConfiguration {
                         .hasRole(coordinator)
                         .requestMatchers("/api/workload")
                         .hasAnyRole(coordinator, manager)
-                        .requestMatchers("/api/audit")
+                        .requestMatchers("/api/audit/**")
                         .hasAnyRole(manager, administrator)
                         .requestMatchers("/api/lists/**", "/api/lists-compared", "/api/today")
                         // What somebody may do with each list, its controllers ask of Sharing.
@@ -82,11 +85,11 @@ class SecurityConfiguration {
                 .successHandler((request, response, who) -> {
                     throttle.succeeded(who.getName(), request.getRemoteAddr());
                     sessions.began(request, who.getName());
-                    audit.record(who.getName(), Act.SIGNED_IN, "from " + request.getRemoteAddr());
+                    audit.record(who.getName(), Act.SIGNED_IN, who.getName());
                     response.setStatus(HttpStatus.NO_CONTENT.value());
                 })
                 .failureHandler((request, response, _) -> {
-                    refused(accounts, audit, SignInGuard.account(request), request.getRemoteAddr());
+                    refused(accounts, audit, SignInGuard.account(request));
                     SignInGuard.account(request)
                             .ifPresent(account -> throttle.failed(account, request.getRemoteAddr()));
                     ProblemResponse.write(
@@ -101,16 +104,28 @@ class SecurityConfiguration {
                 .logoutSuccessHandler(new HttpStatusReturningLogoutSuccessHandler(HttpStatus.NO_CONTENT)));
         http.exceptionHandling(errors -> errors.authenticationEntryPoint(
                         (_, response, _) -> ProblemResponse.write(response, HttpStatus.UNAUTHORIZED))
-                .accessDeniedHandler((_, response, _) -> ProblemResponse.write(response, HttpStatus.FORBIDDEN)));
+                .accessDeniedHandler((request, response, _) -> {
+                    Optional.ofNullable(request.getUserPrincipal())
+                            .ifPresent(who -> audit.recordOnce(
+                                    who.getName(),
+                                    Act.REFUSED,
+                                    request.getMethod() + " " + shortened(request.getRequestURI()),
+                                    REFUSED_AGAIN));
+                    ProblemResponse.write(response, HttpStatus.FORBIDDEN);
+                }));
         return http.build();
+    }
+
+    private static String shortened(String address) {
+        return address.substring(0, Math.min(address.length(), LONGEST_ADDRESS));
     }
 
     /**
      * The log holds no more of what strangers try than it has accounts, and no name that is none: it may be a password in
      * the wrong place.
      */
-    private static void refused(Accounts accounts, AuditLog audit, Optional<String> tried, String address) {
+    private static void refused(Accounts accounts, AuditLog audit, Optional<String> tried) {
         String account = tried.flatMap(accounts::find).map(Account::name).orElse("a name that no account has");
-        audit.recordOnce("nobody", Act.SIGN_IN_REFUSED, account, "from " + address, REFUSED_AGAIN);
+        audit.recordOnce("nobody", Act.SIGN_IN_REFUSED, account, REFUSED_AGAIN);
     }
 }

@@ -9,7 +9,7 @@ import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 
-/** Writes down what somebody did; nothing is ever changed or removed. */
+/** Writes down what somebody did; nothing is ever changed ({@link AuditChain}). */
 @Component
 public class AuditLog {
     private static final Duration AGAIN = Duration.ofMinutes(10);
@@ -40,23 +40,18 @@ public class AuditLog {
 
     /** Writes down an act of somebody who need not be signed in, once for what they do again within a time. */
     public void recordOnce(String account, Act act, String subject, Duration within) {
-        recordOnce(account, act, subject, "", within);
-    }
-
-    /** @param more what is written down besides, and may be another when it is done again */
-    public void recordOnce(String account, Act act, String subject, String more, Duration within) {
         Instant now = today.now();
         String key = account + " " + act + " " + subject;
         boolean isNew = lastDone.getOrDefault(key, Instant.EPOCH).isBefore(now);
         if (isNew) {
             lastDone.values().removeIf(until -> until.isBefore(now));
             lastDone.put(key, now.plus(within));
-            record(account, act, more.isEmpty() ? subject : subject + ", " + more);
+            record(account, act, subject);
         }
     }
 
     /** Writes down an act of somebody who is not, or not yet, signed in. */
     public void record(String account, Act act, String subject) {
-        entries.insert(today.now(), account, act.name(), subject);
+        entries.insert(today.now(), account, act.name(), subject, AskedFrom.here());
     }
 }

@@ -72,7 +72,8 @@ class BenchController {
                     evaluator,
                     reading,
                     draft.document(),
-                    sets.vocabulary(draft.document(), evaluator.population()).sharedNames());
+                    sets.vocabularyHere(draft.document(), evaluator.population())
+                            .sharedNames());
         } catch (InvalidCriteria invalid) {
             List<Finding> findings = new ArrayList<>();
             invalid.problems()
@@ -128,7 +129,7 @@ class BenchController {
     }
 
     private CriteriaSet read(Draft draft, Evaluator evaluator) throws InvalidCriteria {
-        return sets.read(
+        return sets.readHere(
                 draft.document(), draft.settings(), evaluator.population().personFields());
     }
 

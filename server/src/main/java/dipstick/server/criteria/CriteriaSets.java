@@ -12,15 +12,18 @@ import dipstick.core.population.Population;
 import dipstick.core.records.Fields;
 import dipstick.core.typed.Vocabulary;
 import dipstick.server.accounts.Accounts;
+import dipstick.server.accounts.Colleague;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.practice.Today;
+import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import dipstick.server.web.Problems;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
@@ -108,16 +111,45 @@ public class CriteriaSets {
      * @throws InvalidCriteria with everything that is wrong with it or with one of those
      */
     public CriteriaSet read(JsonNode document, Map<String, String> settings, Fields fields) throws InvalidCriteria {
+        return read(document, settings, fields, _ -> true);
+    }
+
+    /**
+     * The same of what whoever is signed in writes: a set that they may not see is none, whether or not it is there.
+     *
+     * @throws InvalidCriteria as {@link #read} does
+     */
+    public CriteriaSet readHere(JsonNode document, Map<String, String> settings, Fields fields) throws InvalidCriteria {
+        return read(document, settings, fields, maySee(accounts.here()));
+    }
+
+    private Predicate<String> maySee(Colleague who) {
+        return set -> sharing.of(who, set).includes(Right.VIEW);
+    }
+
+    private CriteriaSet read(
+            JsonNode document, Map<String, String> settings, Fields fields, Predicate<String> mayBeNamed)
+            throws InvalidCriteria {
         List<CriteriaSource> sources = new ArrayList<>();
         CriteriaSource first = new CriteriaSource("", document);
         sources.add(first);
-        addNamed(document, first.id(), sources);
+        addNamed(document, first.id(), sources, mayBeNamed);
         return CriteriaReader.read(sources, settings, fields, today.zone());
     }
 
     /** The reading of a document; nothing where it cannot be evaluated over these records. */
     public Optional<Reading> readingOf(JsonNode document, Evaluator evaluator) {
         return readingOf(document, Map.of(), evaluator);
+    }
+
+    /** The same of what whoever is signed in writes. */
+    Optional<Reading> readingHere(JsonNode document, Evaluator evaluator) {
+        try {
+            return Optional.of(evaluator.read(
+                    readHere(document, Map.of(), evaluator.population().personFields())));
+        } catch (InvalidCriteria doesNotFit) {
+            return Optional.empty();
+        }
     }
 
     /** The same with some dials turned, as {@link #read} takes them. */
@@ -130,19 +162,24 @@ public class CriteriaSets {
         }
     }
 
-    /** The names that may be used in a document. */
-    public Vocabulary vocabulary(JsonNode document, Population records) {
+    /** The names that whoever is signed in may use in a document. */
+    public Vocabulary vocabularyHere(JsonNode document, Population records) {
+        Predicate<String> maySee = maySee(accounts.here());
         String own = document.path("id").asString("");
         return Vocabulary.of(
                 document,
                 records.personFields(),
                 records.events().kind().written().stream().skip(1).toList(),
-                sets.names().stream().filter(set -> !set.id().equals(own)).toList());
+                sets.names().stream()
+                        .filter(set -> !set.id().equals(own) && maySee.test(set.id()))
+                        .toList());
     }
 
-    private void addNamed(JsonNode document, String from, List<CriteriaSource> sources) {
+    /** @param mayBeNamed in the document itself; what one of those names is its own affair */
+    private void addNamed(JsonNode document, String from, List<CriteriaSource> sources, Predicate<String> mayBeNamed) {
         for (String id : MemberReferences.namedIn(document)) {
             boolean known = id.equals(from)
+                    || !mayBeNamed.test(id)
                     || sources.stream().anyMatch(source -> source.id().equals(id));
             Optional<SavedSet> saved = known ? Optional.empty() : sets.find(id);
             if (saved.isPresent()) {
@@ -150,7 +187,7 @@ public class CriteriaSets {
                 CriteriaSource source =
                         new CriteriaSource(named.name(), named.isPublished() ? named.json() : named.latest());
                 sources.add(source);
-                addNamed(source.json(), from, sources);
+                addNamed(source.json(), from, sources, _ -> true);
             }
         }
     }
@@ -199,7 +236,7 @@ public class CriteriaSets {
     public SavedSet publish(String id, int expected, String note, String who, Fields fields) {
         sets.lock();
         SavedSet old = at(id, expected);
-        check(old.latest(), fields);
+        check(accounts.colleague(who), old.latest(), fields);
         if (!old.hasDraft()) {
             return old;
         }
@@ -211,9 +248,9 @@ public class CriteriaSets {
     }
 
     /** A set is published only if it can be evaluated, so that every list that is opened can be. */
-    private void check(JsonNode document, Fields fields) {
+    private void check(Colleague who, JsonNode document, Fields fields) {
         try {
-            read(document, Map.of(), fields);
+            read(document, Map.of(), fields, maySee(who));
         } catch (InvalidCriteria invalid) {
             throw Problems.refused(
                     HttpStatus.UNPROCESSABLE_CONTENT,

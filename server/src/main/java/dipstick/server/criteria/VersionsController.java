@@ -79,7 +79,7 @@ class VersionsController {
                 next,
                 evaluator,
                 set.flatMap(one -> sets.readingOf(one.json(), evaluator)),
-                sets.readingOf(document, evaluator));
+                sets.readingHere(document, evaluator));
     }
 
     private SetVersion version(

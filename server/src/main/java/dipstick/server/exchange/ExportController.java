@@ -190,7 +190,8 @@ class ExportController {
                         + out.columns().stream().map(TableColumn::name).collect(Collectors.joining(" "))
                         + (wanted.reason().isBlank()
                                 ? ""
-                                : "; " + wanted.reason().strip()));
+                                : "; " + wanted.reason().strip())
+                        + "; of " + ids(out.people()));
         return Download.of(wanted.format().type, fileName(set, wanted), bytes);
     }
 
@@ -208,6 +209,10 @@ class ExportController {
                 wanted.reason(),
                 out.columns().stream().map(TableColumn::name).toList());
         return Download.of(TableMetadata.TYPE, table + TableMetadata.ENDING, metadata.bytes());
+    }
+
+    private static String ids(List<Listed> people) {
+        return people.stream().map(one -> one.person().id()).collect(Collectors.joining(" "));
     }
 
     private String fileName(String set, Wanted wanted) {

@@ -1,5 +1,7 @@
 package dipstick.server.exchange;
 
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.outreach.Desk;
 import dipstick.server.outreach.Listed;
@@ -32,9 +34,11 @@ class TemplateController {
     private final Desk desk;
     private final CriteriaSets sets;
     private final Views views;
+    private final AuditLog audit;
     private final Sharing sharing;
 
-    TemplateController(Letters letters, Desk desk, CriteriaSets sets, Views views, Sharing sharing) {
+    TemplateController(Letters letters, Desk desk, CriteriaSets sets, Views views, Sharing sharing, AuditLog audit) {
+        this.audit = audit;
         this.letters = letters;
         this.desk = desk;
         this.sets = sets;
@@ -84,6 +88,7 @@ class TemplateController {
     @PostMapping("/api/lists/{set}/out/preview")
     LetterTemplate.Letter preview(@PathVariable String set, @Valid @RequestBody Preview preview) {
         sharing.require(set, Right.WORK);
+        audit.recordOnce(Act.LETTER_PREVIEWED, set + " for " + preview.person());
         List<Listed> person = desk.listed(set, List.of(preview.person()));
         return letters.preview(
                 new LetterTemplate("", "", preview.subject(), preview.body(), 0),

@@ -178,7 +178,12 @@ class ListController {
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> parameters) {
         Table table = table(id, asOf, settings(parameters));
         String csv = ListCsv.of(table.rows().header(), table.rows().seen(), table.records());
-        audit.record(Act.LIST_EXPORTED, table.words());
+        audit.record(
+                Act.LIST_EXPORTED,
+                table.words() + "; of "
+                        + table.rows().seen().stream()
+                                .map(row -> row.person().id())
+                                .collect(Collectors.joining(" ")));
         return Download.of("text/csv;charset=UTF-8", table.fileName(), csv.getBytes(StandardCharsets.UTF_8));
     }
 

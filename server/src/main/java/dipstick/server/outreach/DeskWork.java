@@ -229,6 +229,9 @@ class DeskWork {
             refuseUnlessOpen(entry);
             refuseIfAside(entry);
             Colleague receiver = to.orElseThrow();
+            if (!seen.maySee(receiver, entry.person())) {
+                throw new Refused(receiver.displayName() + " sees their own people only, and this is none of them.");
+            }
             acts.take(new Hand(entry.person(), receiver.name(), today.now()));
             log(entry, DeskAct.Kind.GIVEN, "to " + receiver.displayName(), handBefore);
         }

@@ -106,7 +106,7 @@ class MyDayController {
     private List<DueFollowUp> due(Colleague who, Population records) {
         LocalDate day = today.day();
         return followUps.of(who).stream()
-                .filter(one -> !one.on().isAfter(day))
+                .filter(one -> !one.on().isAfter(day) && seen.maySee(who, one.person()))
                 .map(one -> new DueFollowUp(
                         PersonLine.of(records, one.person(), day),
                         one.set(),
@@ -137,6 +137,9 @@ class MyDayController {
             Colleague who, List<Entry> open, Map<String, SavedSet> lists, Population records) {
         List<HandedOver> all = new ArrayList<>();
         for (Hand hand : acts.handsOf(who.name())) {
+            if (!seen.maySee(who, hand.person())) {
+                continue;
+            }
             Optional<DeskAct> last = acts.ofPerson(hand.person()).stream()
                     .filter(act -> !act.undone() && !act.account().isEmpty())
                     .findFirst()

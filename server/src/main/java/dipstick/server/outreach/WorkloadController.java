@@ -3,6 +3,8 @@ package dipstick.server.outreach;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.practice.Today;
+import dipstick.server.sharing.Right;
+import dipstick.server.sharing.Sharing;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -19,12 +21,14 @@ class WorkloadController {
 
     private final ActMapper acts;
     private final FollowUps followUps;
+    private final Sharing sharing;
     private final Accounts accounts;
     private final Today today;
 
-    WorkloadController(ActMapper acts, FollowUps followUps, Accounts accounts, Today today) {
+    WorkloadController(ActMapper acts, FollowUps followUps, Sharing sharing, Accounts accounts, Today today) {
         this.acts = acts;
         this.followUps = followUps;
+        this.sharing = sharing;
         this.accounts = accounts;
         this.today = today;
     }
@@ -66,7 +70,7 @@ class WorkloadController {
 
     private List<WorkedList> lists(Colleague colleague, LocalDate day) {
         Map<String, List<FollowUps.FollowUp>> byList = followUps.of(colleague).stream()
-                .collect(Collectors.groupingBy(FollowUps.FollowUp::list, TreeMap::new, Collectors.toList()));
+                .collect(Collectors.groupingBy(this::named, TreeMap::new, Collectors.toList()));
         return byList.entrySet().stream()
                 .map(list -> {
                     int due = (int) list.getValue().stream()
@@ -75,6 +79,11 @@ class WorkloadController {
                     return new WorkedList(list.getKey(), due, list.getValue().size() - due);
                 })
                 .toList();
+    }
+
+    /** A list that is not shared with whoever asks is there to nobody by its name. */
+    private String named(FollowUps.FollowUp one) {
+        return sharing.here(one.set()).includes(Right.VIEW) ? one.list() : "lists that are not shared with you";
     }
 
     private static Map<String, Integer> byAccount(List<ActMapper.CountOf> counts) {

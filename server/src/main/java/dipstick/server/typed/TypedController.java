@@ -114,7 +114,7 @@ class TypedController {
     private List<TermSet> termSets(ObjectNode document, Evaluator evaluator) {
         ObjectNode named = document.deepCopy().retain("format", "id", "name", "dials", "termSets");
         try {
-            return sets.read(named, Map.of(), evaluator.population().personFields())
+            return sets.readHere(named, Map.of(), evaluator.population().personFields())
                     .termSets();
         } catch (InvalidCriteria wrong) {
             return List.of();
@@ -167,7 +167,8 @@ class TypedController {
         document.set("include", JsonNodeFactory.instance.arrayNode());
         document.withArray("include").addObject().put("id", TRIED).set("test", test);
         document.remove(List.of("exclude", "shouldHave", "bands", "show", "order"));
-        CriteriaSet set = sets.read(document, Map.of(), evaluator.population().personFields());
+        CriteriaSet set =
+                sets.readHere(document, Map.of(), evaluator.population().personFields());
         Test read = set.include().getFirst().test();
         Answer alone = evaluator.read(set).levels().getFirst().alone();
         return new Tried(
@@ -189,8 +190,8 @@ class TypedController {
     Text text(@Valid @RequestBody Shown shown) {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
         try {
-            CriteriaSet set =
-                    sets.read(shown.document(), Map.of(), evaluator.population().personFields());
+            CriteriaSet set = sets.readHere(
+                    shown.document(), Map.of(), evaluator.population().personFields());
             return new Text(SetText.of(
                     shown.document(),
                     set,
@@ -224,6 +225,6 @@ class TypedController {
     }
 
     private Vocabulary vocabulary(JsonNode document, Evaluator evaluator) {
-        return sets.vocabulary(document, evaluator.population());
+        return sets.vocabularyHere(document, evaluator.population());
     }
 }

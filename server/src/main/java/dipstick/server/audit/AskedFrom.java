@@ -1,0 +1,25 @@
+package dipstick.server.audit;
+
+import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.context.request.ServletRequestAttributes;
+
+/**
+ * Where something was asked for; both empty for what Dipstick does by itself.
+ *
+ * @param session by which several acts of one sign-in are told; nobody can get in with it
+ */
+record AskedFrom(String address, String session) {
+    private static final int SHOWN = 10;
+
+    static AskedFrom here() {
+        if (!(RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes asked)) {
+            return new AskedFrom("", "");
+        }
+        var session = asked.getRequest().getSession(false);
+        return new AskedFrom(asked.getRequest().getRemoteAddr(), session == null ? "" : fingerprint(session.getId()));
+    }
+
+    private static String fingerprint(String session) {
+        return AuditChain.hash(session).substring(0, SHOWN);
+    }
+}

@@ -1,0 +1,154 @@
+package dipstick.server.audit;
+
+import dipstick.server.audit.AuditMapper.Link;
+import dipstick.server.practice.Today;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Shows whether an entry of the audit log was changed or removed: each holds a hash of itself and of the one before it
+ * (SHA-256, FIPS 180-4). Entries come into the chain a moment after they are written, in the order in which they were
+ * committed, so that nothing that is done waits for another.
+ */
+@Service
+public class AuditChain implements SmartLifecycle {
+    private static final int AT_ONCE = 500;
+
+    /** A sign that occurs in no field, so that nothing can be moved from one to the next. */
+    private static final String BETWEEN = "\u001F";
+
+    private final AuditMapper entries;
+    private final TransactionTemplate transaction;
+    private final Today today;
+    private final int keptDays;
+    private volatile boolean running;
+
+    AuditChain(
+            AuditMapper entries,
+            TransactionTemplate transaction,
+            Today today,
+            @Value("${dipstick.audit.kept-days}") int keptDays) {
+        this.entries = entries;
+        this.transaction = transaction;
+        this.today = today;
+        this.keptDays = keptDays;
+    }
+
+    /** Takes all that is not in it yet into the chain. */
+    @Scheduled(fixedDelayString = "PT1S")
+    public synchronized void extend() {
+        int taken;
+        do {
+            taken = Objects.requireNonNull(transaction.execute(_ -> extendOnce()));
+        } while (taken == AT_ONCE);
+    }
+
+    private int extendOnce() {
+        List<Link> next = entries.unchained(AT_ONCE);
+        if (!next.isEmpty()) {
+            Optional<Link> last = entries.last();
+            long place = last.map(Link::place).orElse(0L);
+            String before = last.map(Link::hash).orElse("");
+            for (Link link : next) {
+                place++;
+                before = hash(before, place, link);
+                entries.chain(link.id(), place, before);
+            }
+        }
+        return next.size();
+    }
+
+    /** Forgets what has been kept for as long as it is to be; the chain begins later then. */
+    @Scheduled(cron = "0 20 3 * * *")
+    void forget() {
+        if (keptDays > 0) {
+            entries.last()
+                    .map(Link::place)
+                    .ifPresent(last -> entries.forget(
+                            today.day()
+                                    .minusDays(keptDays)
+                                    .atStartOfDay(today.zone())
+                                    .toInstant(),
+                            last));
+        }
+    }
+
+    /**
+     * @param entries how many are in the chain
+     * @param broken the id of the first entry that is not as it was written, or that follows one that is missing
+     * @param head the last one's hash: kept elsewhere, it shows whether the end was cut off
+     */
+    public record Verified(long entries, Optional<Long> broken, String head) {}
+
+    /** Walks the whole chain. The first entry that is kept is taken as it is where older ones were forgotten. */
+    public Verified verify() {
+        extend();
+        long count = 0;
+        long place = 0;
+        String before = "";
+        List<Link> next = entries.chained(0, AT_ONCE);
+        while (!next.isEmpty()) {
+            for (Link link : next) {
+                long at = link.place();
+                boolean begins = count == 0 && at > 1;
+                boolean follows = begins || (at == place + 1 && link.hash().equals(hash(before, at, link)));
+                if (!follows) {
+                    return new Verified(count, Optional.of(link.id()), before);
+                }
+                count++;
+                place = at;
+                before = link.hash();
+            }
+            next = entries.chained(place, AT_ONCE);
+        }
+        return new Verified(count, Optional.empty(), before);
+    }
+
+    private static String hash(String before, long place, Link link) {
+        return hash(String.join(
+                BETWEEN,
+                before,
+                String.valueOf(place),
+                link.at().toString(),
+                link.account(),
+                link.act(),
+                link.subject().replace(BETWEEN, " "),
+                link.address(),
+                link.session()));
+    }
+
+    static String hash(String text) {
+        try {
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException missing) {
+            throw new IllegalStateException("Every Java has SHA-256", missing);
+        }
+    }
+
+    @Override
+    public void start() {
+        running = true;
+    }
+
+    @Override
+    public void stop() {
+        extend();
+        running = false;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+}

@@ -40,6 +40,10 @@ public final class RunningServer {
         List<String> all =
                 new ArrayList<>(List.of("--server.port=0", "--dipstick.data=" + data, "--dipstick.zone=Europe/Lisbon"));
         all.addAll(List.of(settings));
+        if (all.stream().noneMatch(setting -> setting.startsWith("--dipstick.session."))) {
+            // Weeks go by at once in a test.
+            all.add("--dipstick.session.longest=9999d");
+        }
         this.context = new SpringApplicationBuilder(DipstickApplication.class)
                 .initializers(context -> {
                     GenericApplicationContext beans = (GenericApplicationContext) context;

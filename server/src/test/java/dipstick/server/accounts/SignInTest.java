@@ -38,7 +38,8 @@ class SignInTest {
     @BeforeAll
     static void begin() {
         clock = SetClock.onThe(LocalDate.of(2026, 11, 27));
-        server = RunningServer.over(data, clock, "--dipstick.proxies=127\\.0\\.0\\.1|0:0:0:0:0:0:0:1");
+        server = RunningServer.over(
+                data, clock, "--dipstick.session.longest=16h", "--dipstick.proxies=127\\.0\\.0\\.1|0:0:0:0:0:0:0:1");
     }
 
     @AfterAll

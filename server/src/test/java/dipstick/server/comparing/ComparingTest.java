@@ -128,6 +128,7 @@ class ComparingTest {
                         "{\"displayName\": \"C\", \"roles\": [\"CLINICIAN\"], \"provider\": \"Dr B\","
                                 + " \"ownPeopleOnly\": true, \"givenListsOnly\": false, \"closed\": false, \"password\": \"\"}",
                         "\"1\"");
+        clinician.signIn("clinician", "a%20long%20password");
         assertThat(clinician
                         .get("/api/lists/hearing/readings-compared?from=" + first + "&to=" + third)
                         .json()

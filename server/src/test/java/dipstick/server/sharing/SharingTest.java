@@ -98,6 +98,7 @@ class SharingTest {
                 "/api/accounts/shared-by-name",
                 account("CALLER", "").replace("\"givenListsOnly\": false", "\"givenListsOnly\": true"),
                 "\"1\"");
+        named.signIn("shared-by-name", "a%20long%20password");
         assertThat(named.get("/api/lists/shared-some").status()).isEqualTo(200);
         assertThat(named.get("/api/lists/shared-all").status()).isEqualTo(404);
     }
@@ -116,6 +117,7 @@ class SharingTest {
                 "/api/accounts/ownfold",
                 account("CLINICIAN", "Dr Ownfold").replace("\"ownPeopleOnly\": false", "\"ownPeopleOnly\": true"),
                 "\"1\"");
+        clinician.signIn("ownfold", "a%20long%20password");
 
         assertThat(rows(clinician.get("/api/lists/own-list").json().get("rows")))
                 .containsExactly("own-list-1");
@@ -189,7 +191,7 @@ class SharingTest {
         assertThat(administrator
                         .put("/api/accounts/bad", account("CALLER", "").replace("a long password", "short"), "\"0\"")
                         .type())
-                .isEqualTo("urn:dipstick:short-password");
+                .isEqualTo("urn:dipstick:password-refused");
         assertThat(administrator
                         .put(
                                 "/api/accounts/bad",

@@ -50,7 +50,7 @@ class SecurityConfiguration {
                         .permitAll()
                         .requestMatchers("/api/session/**", "/api/colleagues")
                         .authenticated()
-                        .requestMatchers("/api/accounts/**", "/api/groups/**")
+                        .requestMatchers("/api/accounts/**", "/api/groups/**", "/api/backups")
                         .hasRole(administrator)
                         .requestMatchers("/api/imports/**", "/api/letterhead")
                         .hasAnyRole(coordinator, administrator)

@@ -29,6 +29,7 @@ public enum Act {
     LIST_CHANGED,
     LIST_WORKED,
     AUDIT_LOG_READ,
+    BACKUP_TAKEN,
     CALENDAR_CHANGED,
     CALENDAR_READ;
 
@@ -43,6 +44,7 @@ public enum Act {
             GROUP_CHANGED,
             HANDED_OVER,
             RECORDS_BROUGHT_IN,
+            BACKUP_TAKEN,
             CALENDAR_CHANGED,
             CALENDAR_READ);
 }

@@ -20,6 +20,6 @@ record AskedFrom(String address, String session) {
     }
 
     private static String fingerprint(String session) {
-        return AuditChain.hash(session).substring(0, SHOWN);
+        return ChainWalk.hash(session).substring(0, SHOWN);
     }
 }

@@ -2,10 +2,6 @@ package dipstick.server.audit;
 
 import dipstick.server.audit.AuditMapper.Link;
 import dipstick.server.practice.Today;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -23,9 +19,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class AuditChain implements SmartLifecycle {
     private static final int AT_ONCE = 500;
-
-    /** A sign that occurs in no field, so that nothing can be moved from one to the next. */
-    private static final String BETWEEN = "\u001F";
 
     private final AuditMapper entries;
     private final TransactionTemplate transaction;
@@ -61,7 +54,7 @@ public class AuditChain implements SmartLifecycle {
             String before = last.map(Link::hash).orElse("");
             for (Link link : next) {
                 place++;
-                before = hash(before, place, link);
+                before = ChainWalk.hash(before, place, link);
                 entries.chain(link.id(), place, before);
             }
         }
@@ -90,50 +83,17 @@ public class AuditChain implements SmartLifecycle {
      */
     public record Verified(long entries, Optional<Long> broken, String head) {}
 
-    /** Walks the whole chain. The first entry that is kept is taken as it is where older ones were forgotten. */
+    /** Walks the whole chain. */
     public Verified verify() {
         extend();
-        long count = 0;
-        long place = 0;
-        String before = "";
-        List<Link> next = entries.chained(0, AT_ONCE);
-        while (!next.isEmpty()) {
-            for (Link link : next) {
-                long at = link.place();
-                boolean begins = count == 0 && at > 1;
-                boolean follows = begins || (at == place + 1 && link.hash().equals(hash(before, at, link)));
-                if (!follows) {
-                    return new Verified(count, Optional.of(link.id()), before);
-                }
-                count++;
-                place = at;
-                before = link.hash();
-            }
-            next = entries.chained(place, AT_ONCE);
+        ChainWalk walk = new ChainWalk();
+        long after = 0;
+        List<Link> next = entries.chained(after, AT_ONCE);
+        while (!next.isEmpty() && next.stream().allMatch(walk::takes)) {
+            after = next.getLast().place();
+            next = entries.chained(after, AT_ONCE);
         }
-        return new Verified(count, Optional.empty(), before);
-    }
-
-    private static String hash(String before, long place, Link link) {
-        return hash(String.join(
-                BETWEEN,
-                before,
-                String.valueOf(place),
-                link.at().toString(),
-                link.account(),
-                link.act(),
-                link.subject().replace(BETWEEN, " "),
-                link.address(),
-                link.session()));
-    }
-
-    static String hash(String text) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException missing) {
-            throw new IllegalStateException("Every Java has SHA-256", missing);
-        }
+        return walk.result();
     }
 
     @Override

@@ -47,10 +47,15 @@ interface AuditMapper {
             int longest,
             int most);
 
-    /** An entry in the chain; at place 0 and without a hash where it is in none yet. */
+    /**
+     * An entry in the chain; at place 0 and without a hash where it is in none yet.
+     *
+     * @param written the time as it is stored, whatever the zone in which it is read
+     */
     record Link(
             long id,
             Instant at,
+            String written,
             String account,
             String act,
             String subject,
@@ -60,7 +65,7 @@ interface AuditMapper {
             String hash) {}
 
     String LINK =
-            "SELECT id, at, account, act, subject, address, session, COALESCE(place, 0) AS place, hash FROM audit_entry ";
+            "SELECT id, at, CAST(at AS VARCHAR) AS written, account, act, subject, address, session, COALESCE(place, 0) AS place, hash FROM audit_entry ";
 
     @Select(LINK + "WHERE place IS NULL ORDER BY id LIMIT #{most}")
     List<Link> unchained(int most);

@@ -34,6 +34,8 @@ class RightsTest {
         "/api/colleagues, GET, CO CA CL MA AD",
         "/api/session/hand-over, POST, CO CA CL MA AD",
         "/api/accounts, GET, AD",
+        "/api/backups, GET, AD",
+        "/api/backups, POST, AD",
         "/api/accounts/none, PUT, AD",
         "/api/accounts/none/hand-over, POST, AD",
         "/api/groups/none, PUT, AD",

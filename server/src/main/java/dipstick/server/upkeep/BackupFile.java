@@ -1,0 +1,95 @@
+package dipstick.server.upkeep;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+
+/** A backup: the database as it was at one moment, as the database itself packs it (a ZIP file). */
+final class BackupFile {
+    private BackupFile() {}
+
+    /** What is in a backup that was opened. */
+    record Counted(int version, long people, long records, long sets, long readings, long accounts) {
+        String words() {
+            return people + " people, " + records + " records, " + sets + " sets, " + readings + " readings, "
+                    + accounts + " accounts";
+        }
+    }
+
+    /** Writes one while the database is used. */
+    static void write(Connection connection, Path to) throws SQLException {
+        try (PreparedStatement backup = connection.prepareStatement("BACKUP TO ?")) {
+            backup.setString(1, to.toAbsolutePath().toString());
+            backup.execute();
+        }
+    }
+
+    /** Opens it in a folder of its own and counts what is there. */
+    static Counted verify(Path file, Path besides) throws IOException, SQLException {
+        Path folder = Files.createTempDirectory(besides, "verifying");
+        try {
+            unpack(file, folder);
+            try (Connection connection = DataFolder.open(folder)) {
+                return counted(connection);
+            }
+        } finally {
+            remove(folder);
+        }
+    }
+
+    /** Takes the database alone out of it, whatever else somebody put in. */
+    static void unpack(Path file, Path folder) throws IOException {
+        try (InputStream in = Files.newInputStream(file);
+                ZipInputStream zip = new ZipInputStream(in)) {
+            ZipEntry entry = zip.getNextEntry();
+            while (entry != null && !entry.getName().equals(DataFolder.DATABASE)) {
+                entry = zip.getNextEntry();
+            }
+            if (entry == null) {
+                throw new IOException("There is no database in " + file);
+            }
+            Path part = folder.resolve(DataFolder.DATABASE + ".part");
+            try (OutputStream out = Files.newOutputStream(part)) {
+                zip.transferTo(out);
+            }
+            Files.move(part, folder.resolve(DataFolder.DATABASE), StandardCopyOption.ATOMIC_MOVE);
+        }
+    }
+
+    private static Counted counted(Connection connection) throws SQLException {
+        return new Counted(
+                DataFolder.version(connection),
+                count(connection, "person"),
+                count(connection, "event"),
+                count(connection, "criteria_set"),
+                count(connection, "reading"),
+                count(connection, "account"));
+    }
+
+    private static long count(Connection connection, String table) throws SQLException {
+        try (var statement = connection.createStatement();
+                ResultSet found = statement.executeQuery("SELECT COUNT(*) FROM " + table)) {
+            found.next();
+            return found.getLong(1);
+        }
+    }
+
+    private static void remove(Path folder) throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            for (Path file : files.toList()) {
+                Files.delete(file);
+            }
+        }
+        Files.delete(folder);
+    }
+}

@@ -1,0 +1,157 @@
+package dipstick.server.upkeep;
+
+import dipstick.server.audit.AuditFile;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.PrintStream;
+import java.net.ConnectException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.Optional;
+
+/** What is done about a data folder from the command line (docs/operations.md), whether or not the server runs. */
+public final class Commands {
+    private static final int DONE = 0;
+    private static final int NOT_DONE = 1;
+    private static final int NOT_UNDERSTOOD = 2;
+
+    private final DataFolder data;
+    private final PrintStream out;
+
+    private Commands(DataFolder data, PrintStream out) {
+        this.data = data;
+        this.out = out;
+    }
+
+    /**
+     * @param arguments the command, its words, and the data folder last
+     * @return the exit status; nothing where this is no command but the start of the server
+     */
+    public static Optional<Integer> run(List<String> arguments, PrintStream out, PrintStream wrong) {
+        if (arguments.isEmpty() || !List.of("backup", "restore", "audit").contains(arguments.getFirst())) {
+            return Optional.empty();
+        }
+        if (arguments.size() != 3) {
+            wrong.println("dipstick: say backup FILE, restore FILE or audit verify.");
+            return Optional.of(NOT_UNDERSTOOD);
+        }
+        Commands commands = new Commands(new DataFolder(Path.of(arguments.get(2))), out);
+        try {
+            return Optional.of(commands.run(arguments.getFirst(), arguments.get(1)));
+        } catch (CannotStart refused) {
+            wrong.println("dipstick: " + refused.sentence());
+        } catch (IOException | SQLException failure) {
+            wrong.println("dipstick: it came to nothing: " + failure.getMessage());
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            wrong.println("dipstick: it was stopped.");
+        }
+        return Optional.of(NOT_DONE);
+    }
+
+    private int run(String command, String what) throws IOException, SQLException, InterruptedException {
+        return switch (command) {
+            case "backup" -> backup(Path.of(what));
+            case "restore" -> restore(Path.of(what));
+            default -> verify();
+        };
+    }
+
+    /** Leaves nothing behind that is no backup, whenever it is stopped. */
+    private int backup(Path file) throws IOException, SQLException, InterruptedException {
+        if (Files.exists(file)) {
+            throw new CannotStart(file + " is there already. Name another file; nothing was written.");
+        }
+        requireDatabase();
+        Path folder = Optional.ofNullable(file.toAbsolutePath().getParent()).orElse(file.toAbsolutePath());
+        Path part = Files.createTempFile(folder, "backup", ".part");
+        try {
+            if (!ofRunningServer(part)) {
+                Files.delete(part);
+                try (Connection connection = data.open()) {
+                    BackupFile.write(connection, part);
+                } catch (SQLException failure) {
+                    throw data.explained(failure);
+                }
+            }
+            BackupFile.Counted counted = BackupFile.verify(part, folder);
+            Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
+            out.println(file + ": " + counted.words() + "; opened and counted.");
+            return DONE;
+        } finally {
+            Files.deleteIfExists(part);
+        }
+    }
+
+    private void requireDatabase() {
+        if (!data.hasDatabase()) {
+            throw new CannotStart("There is no database in " + data.path() + ". Name the folder with --data.");
+        }
+    }
+
+    private boolean ofRunningServer(Path part) throws IOException, InterruptedException {
+        Optional<Control> control = data.control();
+        if (control.isEmpty()) {
+            return false;
+        }
+        try (HttpClient client = HttpClient.newHttpClient()) {
+            HttpRequest request = HttpRequest.newBuilder(
+                            URI.create(control.get().address() + "/control/backup"))
+                    .header(Control.HEADER, control.get().secret())
+                    .build();
+            HttpResponse<InputStream> answer = client.send(request, BodyHandlers.ofInputStream());
+            try (InputStream body = answer.body()) {
+                if (answer.statusCode() != 200) {
+                    throw new CannotStart("The running server refused to give a backup; its log says why.");
+                }
+                Files.copy(body, part, StandardCopyOption.REPLACE_EXISTING);
+            }
+            return true;
+        } catch (ConnectException notRunning) {
+            return false;
+        }
+    }
+
+    /** Into an empty folder alone, so that nothing is ever overwritten. */
+    private int restore(Path file) throws IOException, SQLException {
+        if (!Files.isReadable(file)) {
+            throw new CannotStart(file + " is not there or cannot be read. Nothing was restored.");
+        }
+        Files.createDirectories(data.path());
+        try (var files = Files.list(data.path())) {
+            if (files.findAny().isPresent()) {
+                throw new CannotStart(
+                        "The folder " + data.path()
+                                + " is not empty. Name an empty one with --data, or move what is there away; nothing was changed.");
+            }
+        }
+        BackupFile.Counted counted = BackupFile.verify(file, data.path());
+        BackupFile.unpack(file, data.path());
+        out.println(data.path() + ": " + counted.words() + ". Start Dipstick over it with --data " + data.path() + ".");
+        return DONE;
+    }
+
+    private int verify() throws SQLException {
+        requireDatabase();
+        try (Connection connection = data.open()) {
+            String words = AuditFile.verify(connection);
+            out.println(words);
+            return words.startsWith(AuditFile.RIGHT) ? DONE : NOT_DONE;
+        } catch (SQLException failure) {
+            if (DataFolder.isInUse(failure)) {
+                throw new CannotStart("Dipstick runs over " + data.path()
+                        + ". Verify the log on its page Practice, Audit log; or stop it first.");
+            }
+            throw failure;
+        }
+    }
+}

@@ -1,0 +1,88 @@
+package dipstick.server.upkeep;
+
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import dipstick.server.practice.PracticeSettings;
+import dipstick.server.web.Problems;
+import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.security.SecureRandom;
+import java.sql.SQLException;
+import java.util.HexFormat;
+import java.util.Optional;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+
+/** What the commands of this machine ask of the running server; to everybody else there is nothing here. */
+@Hidden
+@RestController
+@RequestMapping("/control")
+class ControlController {
+    private static final int SECRET_BYTES = 24;
+
+    private final Backups backups;
+    private final PracticeSettings settings;
+    private final AuditLog audit;
+    private final String secret;
+
+    ControlController(Backups backups, PracticeSettings settings, AuditLog audit) {
+        this.backups = backups;
+        this.settings = settings;
+        this.audit = audit;
+        byte[] bytes = new byte[SECRET_BYTES];
+        new SecureRandom().nextBytes(bytes);
+        this.secret = HexFormat.of().formatHex(bytes);
+    }
+
+    @EventListener
+    void started(ApplicationReadyEvent ready) throws IOException {
+        if (ready.getApplicationContext() instanceof WebServerApplicationContext web && web.getWebServer() != null) {
+            new Control("http://localhost:" + web.getWebServer().getPort(), secret).write(settings.data());
+        }
+    }
+
+    @EventListener(ContextClosedEvent.class)
+    void stopped() throws IOException {
+        Control.remove(settings.data());
+    }
+
+    /** A backup of now, not yet opened: whoever asked for it does that. */
+    @GetMapping("/backup")
+    ResponseEntity<StreamingResponseBody> backup(HttpServletRequest request) throws IOException, SQLException {
+        requireSecret(request);
+        Path file = Files.createTempFile(settings.data(), "backup", ".part");
+        Files.delete(file);
+        backups.write(file);
+        audit.record("dipstick", Act.BACKUP_TAKEN, "by command");
+        return ResponseEntity.ok(out -> {
+            try {
+                Files.copy(file, out);
+            } finally {
+                Files.delete(file);
+            }
+        });
+    }
+
+    private void requireSecret(HttpServletRequest request) {
+        boolean known = Optional.ofNullable(request.getHeader(Control.HEADER))
+                .filter(given -> MessageDigest.isEqual(
+                        given.getBytes(StandardCharsets.UTF_8), secret.getBytes(StandardCharsets.UTF_8)))
+                .isPresent();
+        if (!known) {
+            throw Problems.refused(HttpStatus.NOT_FOUND, "nothing-here", "There is nothing at this address.");
+        }
+    }
+}

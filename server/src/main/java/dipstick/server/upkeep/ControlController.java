@@ -16,7 +16,6 @@ import java.sql.SQLException;
 import java.util.HexFormat;
 import java.util.Optional;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.http.HttpStatus;
@@ -33,12 +32,14 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 class ControlController {
     private static final int SECRET_BYTES = 24;
 
+    private final ControlPort port;
     private final Backups backups;
     private final PracticeSettings settings;
     private final AuditLog audit;
     private final String secret;
 
-    ControlController(Backups backups, PracticeSettings settings, AuditLog audit) {
+    ControlController(ControlPort port, Backups backups, PracticeSettings settings, AuditLog audit) {
+        this.port = port;
         this.backups = backups;
         this.settings = settings;
         this.audit = audit;
@@ -47,11 +48,9 @@ class ControlController {
         this.secret = HexFormat.of().formatHex(bytes);
     }
 
-    @EventListener
-    void started(ApplicationReadyEvent ready) throws IOException {
-        if (ready.getApplicationContext() instanceof WebServerApplicationContext web && web.getWebServer() != null) {
-            new Control("http://localhost:" + web.getWebServer().getPort(), secret).write(settings.data());
-        }
+    @EventListener(ApplicationReadyEvent.class)
+    void started() throws IOException {
+        new Control(port.address(), secret).write(settings.data());
     }
 
     @EventListener(ContextClosedEvent.class)
@@ -77,10 +76,11 @@ class ControlController {
     }
 
     private void requireSecret(HttpServletRequest request) {
-        boolean known = Optional.ofNullable(request.getHeader(Control.HEADER))
-                .filter(given -> MessageDigest.isEqual(
-                        given.getBytes(StandardCharsets.UTF_8), secret.getBytes(StandardCharsets.UTF_8)))
-                .isPresent();
+        boolean known = port.is(request.getLocalPort())
+                && Optional.ofNullable(request.getHeader(Control.HEADER))
+                        .filter(given -> MessageDigest.isEqual(
+                                given.getBytes(StandardCharsets.UTF_8), secret.getBytes(StandardCharsets.UTF_8)))
+                        .isPresent();
         if (!known) {
             throw Problems.refused(HttpStatus.NOT_FOUND, "nothing-here", "There is nothing at this address.");
         }

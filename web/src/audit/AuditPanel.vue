@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { useColleagues } from '@/accounts'
 import { send, sentenceOf, type Schemas } from '@/api/client'
+import { useSaving } from '@/api/saving'
 import { fromIso, timeWords, toIso } from '@/days'
+import { count } from '@/stick'
 import { useInfiniteQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import Button from 'primevue/button'
 import DatePicker from 'primevue/datepicker'
 import InputText from 'primevue/inputtext'
-import { computed, reactive } from 'vue'
+import { computed, reactive, ref } from 'vue'
 
 /** Who did what, and when: searched, never changed. */
 const asked = reactive({ account: '', act: '', find: '', from: '', through: '' })
@@ -31,6 +33,18 @@ const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
   initialPageParam: undefined as number | undefined,
   getNextPageParam: (page) => (page.more ? page.entries.at(-1)?.id : undefined),
 })
+const { save, saving: verifying, problem } = useSaving(() => 'chain')
+const verified = ref<Schemas['ChainState']>()
+
+async function verify() {
+  await save(
+    () => send<Schemas['ChainState']>('/api/audit/chain'),
+    (state) => {
+      verified.value = state
+    },
+  )
+}
+
 const entries = computed(() => (data.value?.pages ?? []).flatMap((page) => page.entries))
 const acts = computed(() => data.value?.pages[0]?.acts ?? [])
 
@@ -82,7 +96,18 @@ function who(account: string): string {
         placeholder="A person’s id, a list"
         aria-label="Find in the log"
       />
+      <span class="grow"></span>
+      <Button text label="Was anything changed?" :loading="verifying" @click="verify" />
+      <a href="/api/audit/export" download>All of it as a file</a>
     </div>
+    <p v-if="verified" :class="verified.broken ? 'notice' : 'quiet'" role="status">
+      {{
+        verified.broken
+          ? `Entry ${verified.broken}, or the one before it, is not as it was written. ${count(verified.entries)} before it are right.`
+          : `All ${count(verified.entries)} entries are as they were written. The last one’s mark is ${verified.head.slice(0, 16)}…`
+      }}
+    </p>
+    <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-else-if="!data" class="quiet">The log is being fetched.</p>
     <p v-else-if="entries.length === 0" class="quiet">Nothing like this is in the log.</p>
@@ -93,6 +118,7 @@ function who(account: string): string {
           <th>Who</th>
           <th>What</th>
           <th>About</th>
+          <th>From</th>
         </tr>
       </thead>
       <tbody>
@@ -101,6 +127,7 @@ function who(account: string): string {
           <td>{{ who(entry.account) }}</td>
           <td>{{ actWords(entry.act) }}</td>
           <td class="about">{{ entry.subject }}</td>
+          <td>{{ entry.address }}</td>
         </tr>
       </tbody>
     </table>

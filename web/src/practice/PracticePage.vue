@@ -5,13 +5,14 @@ import { LetterheadPanel } from '@/exchange'
 import { LevelsPanel } from '@/levels'
 import { OutcomesPanel, WorkloadPanel } from '@/outreach'
 import { useSession, type Role } from '@/session'
+import { BackupPanel } from '@/upkeep'
 import { computed, ref } from 'vue'
 
 /** How the practice stands: levels over time, what can come of an attempt, who may do what, and who did what. */
 const session = useSession()
 
 interface Part {
-  id: 'levels' | 'workload' | 'outcomes' | 'letterhead' | 'accounts' | 'audit'
+  id: 'levels' | 'workload' | 'outcomes' | 'letterhead' | 'accounts' | 'audit' | 'backup'
   name: string
   roles: readonly Role[]
 }
@@ -23,6 +24,7 @@ const PARTS: readonly Part[] = [
   { id: 'letterhead', name: 'Letterhead', roles: ['COORDINATOR', 'ADMINISTRATOR'] },
   { id: 'accounts', name: 'Accounts', roles: ['ADMINISTRATOR'] },
   { id: 'audit', name: 'Audit log', roles: ['MANAGER', 'ADMINISTRATOR'] },
+  { id: 'backup', name: 'Backup', roles: ['ADMINISTRATOR'] },
 ]
 
 const parts = computed(() =>
@@ -53,6 +55,7 @@ const shown = computed(() => chosen.value ?? parts.value[0]?.id)
     <LetterheadPanel v-else-if="shown === 'letterhead'" />
     <AccountsPanel v-else-if="shown === 'accounts'" />
     <AuditPanel v-else-if="shown === 'audit'" />
+    <BackupPanel v-else-if="shown === 'backup'" />
   </div>
 </template>
 

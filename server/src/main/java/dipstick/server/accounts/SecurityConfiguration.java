@@ -16,6 +16,9 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.authentication.logout.HttpStatusReturningLogoutSuccessHandler;
+import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
+import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /** Who may do what: everything under {@code /api} but signing in needs an account with the right. */
 @Configuration
@@ -23,6 +26,10 @@ class SecurityConfiguration {
     private static final int LONGEST_ADDRESS = 200;
 
     private static final Duration REFUSED_AGAIN = Duration.ofMinutes(10);
+
+    /** The pages use none of these, so nothing that got into them can either. */
+    private static final String NOTHING_OF_THE_MACHINE =
+            "camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), bluetooth=(), display-capture=()";
 
     private static final String POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:;"
             + " font-src 'self' data:; frame-ancestors 'none'; form-action 'self'; base-uri 'self'";
@@ -44,7 +51,11 @@ class SecurityConfiguration {
         http.addFilterBefore(new SignInGuard(throttle), UsernamePasswordAuthenticationFilter.class);
         http.addFilterBefore(new OpenAccountFilter(accounts, sessions), AuthorizationFilter.class);
         http.csrf(csrf -> csrf.spa());
-        http.headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY)));
+        http.headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))
+                .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
+                .permissionsPolicyHeader(policy -> policy.policy(NOTHING_OF_THE_MACHINE))
+                .crossOriginOpenerPolicy(policy -> policy.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
+                .crossOriginResourcePolicy(policy -> policy.policy(CrossOriginResourcePolicy.SAME_ORIGIN)));
         http.authorizeHttpRequests(
                 requests -> requests.requestMatchers("/api/session", "/api/sign-in", "/api/first-account")
                         .permitAll()

@@ -223,7 +223,7 @@ public class Views implements SmartLifecycle {
     private void swapIn(String stamp, Snapshot.Content content, long start) {
         View view = new View(current.get().version() + 1, stamp, content, today.now());
         current.set(view);
-        LOG.info(
+        LOG.debug(
                 "The records are ready: {} people, {} events, in {} ms",
                 view.population().size(),
                 view.population().events().size(),

@@ -1,6 +1,7 @@
 package dipstick.server.upkeep;
 
 import java.io.IOException;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermission;
@@ -56,6 +57,7 @@ record DataFolder(Path path) {
     void prepare(int newest) {
         try {
             Files.createDirectories(path);
+            removeHalfWritten();
             keepToOneself();
         } catch (IOException unwritable) {
             throw unwritable(unwritable);
@@ -91,6 +93,15 @@ record DataFolder(Path path) {
             return files.findAny().isPresent();
         } catch (IOException unreadable) {
             throw unwritable(unreadable);
+        }
+    }
+
+    /** What a backup left that was killed in the middle. */
+    private void removeHalfWritten() throws IOException {
+        try (DirectoryStream<Path> parts = Files.newDirectoryStream(path, "backup*.part")) {
+            for (Path part : parts) {
+                Files.delete(part);
+            }
         }
     }
 

@@ -2,6 +2,7 @@ package dipstick.server.web;
 
 import java.io.IOException;
 import java.time.Duration;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.ClassPathResource;
@@ -14,6 +15,9 @@ import org.springframework.web.servlet.resource.PathResourceResolver;
 /** Serves the browser's pages: every address of a page is the one page, which finds its way by itself. */
 @Configuration
 class Pages implements WebMvcConfigurer {
+    /** What is for programs; what is not there is not there. */
+    private static final List<String> NO_PAGES = List.of("api/", "v3/", "actuator", "control", "calendar/");
+
     private static final String STATIC = "classpath:/static/";
 
     @Override
@@ -36,7 +40,7 @@ class Pages implements WebMvcConfigurer {
             if (found != null && !path.isEmpty()) {
                 return found;
             }
-            boolean isPage = !path.startsWith("api/") && !path.startsWith("v3/") && !path.matches(".*\\.[^/]*");
+            boolean isPage = NO_PAGES.stream().noneMatch(path::startsWith) && !path.matches(".*\\.[^/]*");
             return isPage ? new ClassPathResource("static/index.html") : null;
         }
     }

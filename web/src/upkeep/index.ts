@@ -1,0 +1,1 @@
+export { default as BackupPanel } from './BackupPanel.vue'

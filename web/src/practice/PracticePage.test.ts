@@ -50,10 +50,10 @@ describe('the parts of the practice', () => {
   it.each([
     [['MANAGER'], ['Levels over time', 'Workload', 'Audit log']],
     [['COORDINATOR'], ['Levels over time', 'Workload', 'Outcomes', 'Letterhead']],
-    [['ADMINISTRATOR'], ['Letterhead', 'Accounts', 'Audit log']],
+    [['ADMINISTRATOR'], ['Letterhead', 'Accounts', 'Audit log', 'Backup']],
     [
       ['COORDINATOR', 'ADMINISTRATOR'],
-      ['Levels over time', 'Workload', 'Outcomes', 'Letterhead', 'Accounts', 'Audit log'],
+      ['Levels over time', 'Workload', 'Outcomes', 'Letterhead', 'Accounts', 'Audit log', 'Backup'],
     ],
   ])('for %j are %j', async (roles, parts) => {
     const wrapper = await practice(roles)

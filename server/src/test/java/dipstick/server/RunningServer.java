@@ -2,6 +2,7 @@ package dipstick.server;
 
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Role;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
@@ -19,6 +20,8 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -71,6 +74,10 @@ public final class RunningServer {
     /** What goes wrong at this server. */
     public Faults faults() {
         return faults;
+    }
+
+    public URI address() {
+        return URI.create(address);
     }
 
     public void stop() {
@@ -179,6 +186,26 @@ public final class RunningServer {
         public Stream<String> stream(String path) throws Exception {
             return client.send(request(path).GET().build(), BodyHandlers.ofLines())
                     .body();
+        }
+
+        /** As one whose length is not said before. */
+        public Reply sendWithoutLength(String path, String body) throws Exception {
+            byte[] bytes = body.getBytes(StandardCharsets.UTF_8);
+            return send(request(path)
+                    .header("Content-Type", "application/json")
+                    .POST(BodyPublishers.ofInputStream(() -> new ByteArrayInputStream(bytes))));
+        }
+
+        /** The first of each, by its name in lower case. */
+        public Map<String, String> headers(String path) throws Exception {
+            return client
+                    .send(request(path).GET().build(), BodyHandlers.discarding())
+                    .headers()
+                    .map()
+                    .entrySet()
+                    .stream()
+                    .collect(Collectors.toMap(
+                            Map.Entry::getKey, header -> header.getValue().getFirst()));
         }
 
         /** @param method in any case, and {@code body} or {@code ifMatch} empty for none */

@@ -9,53 +9,88 @@ import dipstick.core.evaluate.Reading;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 
-/** Two criteria that say the same, or that nobody can meet together. */
+/**
+ * Two criteria that say the same, or that nobody can meet together. Each is looked up among those before it rather than
+ * compared with each of them, so that a set of many criteria is not slow for it.
+ */
 final class PairDoubts {
-    private PairDoubts() {}
+    /** Beyond so many nobody reads which two nobody meets. */
+    private static final int MOST_COMPARED = 50;
 
-    /** @param possible who meets it, or may */
-    private record Alone(Level level, BitSet possible) {
-        /** Each has somebody, but they have nobody in common. */
-        boolean isApartFrom(Alone other) {
-            return !possible.isEmpty() && !other.possible.isEmpty() && !possible.intersects(other.possible);
-        }
-    }
+    private PairDoubts() {}
 
     static List<Doubt> of(Reading reading) {
         List<Doubt> found = new ArrayList<>();
-        List<Alone> all = reading.levels().stream()
-                .map(level -> new Alone(level, level.alone().possible()))
+        Map<Test, Level> before = new HashMap<>();
+        for (Level level : reading.levels()) {
+            Test test = level.criterion().test();
+            Optional.ofNullable(before.get(test))
+                    .ifPresentOrElse(
+                            first -> found.add(same(first, level, reading.asOf())), () -> before.put(test, level));
+            opposite(test, before)
+                    .ifPresent(first -> found.add(doubt(
+                            first, level, Kind.SAME_AS_ANOTHER, "It says the opposite of ", ".", reading.asOf())));
+        }
+        found.addAll(apart(reading));
+        return found;
+    }
+
+    private static Optional<Level> opposite(Test test, Map<Test, Level> before) {
+        Optional<Level> said = Optional.ofNullable(before.get(new Test.Not(test)));
+        return said.isPresent() || !(test instanceof Test.Not(var of)) ? said : Optional.ofNullable(before.get(of));
+    }
+
+    private static Doubt same(Level first, Level level, LocalDate asOf) {
+        String where = first.section() == level.section() ? "." : " in another section.";
+        return doubt(first, level, Kind.SAME_AS_ANOTHER, "It says the same as ", where, asOf);
+    }
+
+    /** Of the include criteria; where somebody may meet them all, no two of them are apart. */
+    private static List<Doubt> apart(Reading reading) {
+        List<Level> include = reading.levels().stream()
+                .filter(level -> level.section() == Section.INCLUDE)
+                .limit(MOST_COMPARED)
                 .toList();
-        for (int i = 0; i < all.size(); i++) {
+        List<BitSet> possible =
+                include.stream().map(level -> level.alone().possible()).toList();
+        List<Doubt> found = new ArrayList<>();
+        if (include.isEmpty() || !isEmpty(possible)) {
+            return found;
+        }
+        for (int i = 0; i < include.size(); i++) {
             for (int j = 0; j < i; j++) {
-                compare(all.get(j), all.get(i), reading.asOf(), found);
+                if (isApart(possible.get(j), possible.get(i))) {
+                    found.add(doubt(
+                            include.get(j),
+                            include.get(i),
+                            Kind.NOBODY_MEETS_BOTH,
+                            "Nobody meets both this and ",
+                            ".",
+                            reading.asOf()));
+                }
             }
         }
         return found;
     }
 
-    private static void compare(Alone first, Alone second, LocalDate asOf, List<Doubt> found) {
-        Criterion one = first.level().criterion();
-        Criterion other = second.level().criterion();
-        String called = CriterionWords.of(one, asOf);
-        if (one.test().equals(other.test())) {
-            String words = first.level().section() == second.level().section()
-                    ? "It says the same as " + called + "."
-                    : "It says the same as " + called + " in another section.";
-            found.add(new Doubt(other.id(), Kind.SAME_AS_ANOTHER, words, one.id()));
-        } else if (isOpposite(one.test(), other.test())) {
-            found.add(new Doubt(other.id(), Kind.SAME_AS_ANOTHER, "It says the opposite of " + called + ".", one.id()));
-        } else if (first.level().section() == Section.INCLUDE
-                && second.level().section() == Section.INCLUDE
-                && first.isApartFrom(second)) {
-            found.add(new Doubt(
-                    other.id(), Kind.NOBODY_MEETS_BOTH, "Nobody meets both this and " + called + ".", one.id()));
-        }
+    private static boolean isEmpty(List<BitSet> all) {
+        BitSet common = (BitSet) all.getFirst().clone();
+        all.forEach(common::and);
+        return common.isEmpty();
     }
 
-    private static boolean isOpposite(Test one, Test other) {
-        return new Test.Not(one).equals(other) || new Test.Not(other).equals(one);
+    /** Each has somebody, but they have nobody in common. */
+    private static boolean isApart(BitSet one, BitSet other) {
+        return !one.isEmpty() && !other.isEmpty() && !one.intersects(other);
+    }
+
+    private static Doubt doubt(Level first, Level level, Kind kind, String words, String end, LocalDate asOf) {
+        Criterion named = first.criterion();
+        return new Doubt(level.criterion().id(), kind, words + CriterionWords.of(named, asOf) + end, named.id());
     }
 }

@@ -25,6 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
@@ -37,6 +38,8 @@ import tools.jackson.databind.JsonNode;
 /** The saved criteria sets. */
 @Service
 public class CriteriaSets {
+    private static final int MOST_CRITERIA = 500;
+
     private final CriteriaMapper sets;
     private final Sharing sharing;
     private final Accounts accounts;
@@ -130,11 +133,26 @@ public class CriteriaSets {
     private CriteriaSet read(
             JsonNode document, Map<String, String> settings, Fields fields, Predicate<String> mayBeNamed)
             throws InvalidCriteria {
+        requireReadable(document);
         List<CriteriaSource> sources = new ArrayList<>();
         CriteriaSource first = new CriteriaSource("", document);
         sources.add(first);
         addNamed(document, first.id(), sources, mayBeNamed);
         return CriteriaReader.read(sources, settings, fields, today.zone());
+    }
+
+    /** A set that no person wrote holds up everybody else. */
+    private static void requireReadable(JsonNode document) {
+        long criteria = Stream.of("/include", "/exclude", "/shouldHave/of")
+                .mapToLong(section -> document.at(section).size())
+                .sum();
+        if (criteria > MOST_CRITERIA) {
+            throw Problems.refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "too-many-criteria",
+                    "This set has " + criteria + " criteria; " + MOST_CRITERIA
+                            + " is the most. Put some of them into a set of their own that this one names.");
+        }
     }
 
     /** The reading of a document; nothing where it cannot be evaluated over these records. */

@@ -56,6 +56,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             HttpHeaders headers,
             HttpStatusCode status,
             WebRequest request) {
+        if (NestedExceptionUtils.getMostSpecificCause(unreadable) instanceof BodyLimit.TooLarge) {
+            return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
+                    .body(ProblemWords.of(HttpStatus.CONTENT_TOO_LARGE));
+        }
         ProblemDetail problem = Problems.problem(
                 HttpStatus.BAD_REQUEST, "unreadable", "What was sent could not be read. Nothing was changed.");
         problem.setProperty("errors", List.of());

@@ -1,0 +1,83 @@
+package dipstick.server.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dipstick.server.People;
+import dipstick.server.RunningServer;
+import dipstick.server.RunningServer.Reply;
+import dipstick.server.RunningServer.Visitor;
+import java.net.Socket;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+
+/** What is larger, longer or slower than anything that a page sends. */
+class LimitsTest {
+    @Test
+    void a_body_that_is_too_large_is_refused_whether_or_not_it_says_so() throws Exception {
+        Visitor coordinator = People.coordinator();
+        String large = "{\"document\": \"" + "x".repeat(BodyLimit.LARGEST) + "\"}";
+        Reply refused = coordinator.post("/api/bench", large);
+        assertThat(refused.status()).isEqualTo(413);
+        assertThat(refused.type()).isEqualTo("urn:dipstick:too-large");
+        assertThat(coordinator.sendWithoutLength("/api/bench", large).type()).isEqualTo("urn:dipstick:too-large");
+    }
+
+    @Test
+    void a_set_of_more_criteria_than_anybody_writes_is_refused() throws Exception {
+        String criteria = IntStream.range(0, 501)
+                .mapToObj(i -> "{\"id\": \"c" + i + "\", \"test\": {\"age\": {\"from\": " + i + "}}}")
+                .collect(Collectors.joining(","));
+        Reply refused = People.coordinator()
+                .post(
+                        "/api/bench",
+                        "{\"document\": {\"format\": \"dipstick-criteria/1\", \"id\": \"many\", \"name\": \"Many\","
+                                + " \"include\": [" + criteria + "]}, \"settings\": {}}");
+        assertThat(refused.type()).isEqualTo("urn:dipstick:too-many-criteria");
+    }
+
+    @Test
+    void hundreds_of_half_sent_requests_hold_nobody_up() throws Exception {
+        URI address = RunningServer.shared().address();
+        List<Socket> half = new ArrayList<>();
+        try {
+            for (int i = 0; i < 300; i++) {
+                Socket socket = new Socket(address.getHost(), address.getPort());
+                half.add(socket);
+                socket.getOutputStream()
+                        .write("POST /api/bench HTTP/1.1\r\nHost: localhost\r\nContent-Length: 1000\r\n\r\n{\"docu"
+                                .getBytes(StandardCharsets.US_ASCII));
+            }
+            assertThat(RunningServer.shared().visitor().get("/api/session").status())
+                    .isEqualTo(200);
+            assertThat(People.caller().get("/api/lists").status()).isEqualTo(200);
+        } finally {
+            for (Socket socket : half) {
+                socket.close();
+            }
+        }
+    }
+
+    @Test
+    void the_headers_leave_nothing_open() throws Exception {
+        assertThat(RunningServer.shared().visitor().headers("/"))
+                .containsEntry("referrer-policy", "same-origin")
+                .containsEntry("cross-origin-opener-policy", "same-origin")
+                .containsEntry("cross-origin-resource-policy", "same-origin")
+                .containsEntry("x-content-type-options", "nosniff")
+                .containsKeys("permissions-policy", "content-security-policy");
+    }
+
+    @Test
+    void what_is_for_programs_and_not_there_is_no_page() throws Exception {
+        for (String path : List.of("/actuator", "/actuator/env", "/control/backup", "/api/nothing", "/v3/nothing")) {
+            Reply reply = People.coordinator().get(path);
+            assertThat(reply.status()).as(path).isEqualTo(404);
+            assertThat(reply.type()).as(path).startsWith("urn:dipstick:");
+        }
+    }
+}

@@ -22,6 +22,24 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 class RightsTest {
+    private static final String BEFORE_TABLE = """
+            # Who may do what
+
+            Made from the test that tries each address as each role (`RightsTest`); `none` stands for a set, a person, an account
+            that is named. Everything but signing in needs somebody who is signed in. Beyond their role:
+
+            - What somebody may do with a set and its list, *Sharing* says of each: nothing, look, work, or change. A list that is
+              not shared with them is not there to them: 404, as for one that never was.
+            - A set that is private is no set to others who name it in one of theirs, on the bench and when they publish.
+            - Who sees their own people only sees, is given, and finds no others, on any list.
+            - Contact details go out of the house only with a reason, by who may work the list; who is to check only by who may change
+              it.
+            - Of the audit log, administrators see what concerns accounts and the house; managers see all of it.
+
+            | address | coordinator | caller | clinician | manager | administrator |
+            |---|---|---|---|---|---|
+            """;
+
     private static final Map<Role, Visitor> VISITORS = new EnumMap<>(Role.class);
 
     /**
@@ -146,9 +164,8 @@ class RightsTest {
         }
     }
 
-    @Test
-    void every_address_is_in_the_table() throws Exception {
-        List<String> table = Arrays.stream(RightsTest.class
+    private static List<String[]> rows() throws NoSuchMethodException {
+        return Arrays.stream(RightsTest.class
                         .getDeclaredMethod(
                                 "nobody_gets_in_unsigned_and_each_role_only_where_it_may",
                                 String.class,
@@ -157,6 +174,35 @@ class RightsTest {
                         .getAnnotation(CsvSource.class)
                         .value())
                 .map(row -> row.split(", "))
+                .toList();
+    }
+
+    /** Written by {@code -Drights.write=true}, so that what is read of rights is what is tested. */
+    @Test
+    void the_document_of_rights_is_the_table_that_is_tested() throws Exception {
+        StringBuilder text = new StringBuilder(BEFORE_TABLE);
+        for (String[] row : rows()) {
+            text.append("| `")
+                    .append(row[1])
+                    .append(' ')
+                    .append(row[0].replaceFirst("\\?.*", ""))
+                    .append("` |");
+            for (Role role : Role.values()) {
+                boolean may = List.of(row[2].split(" ")).contains(role.name().substring(0, 2));
+                text.append(may ? " yes |" : " |");
+            }
+            text.append('\n');
+        }
+        Path document = Path.of("../docs/rights.md");
+        if (Boolean.getBoolean("rights.write")) {
+            Files.writeString(document, text);
+        }
+        assertThat(document).hasContent(text.toString());
+    }
+
+    @Test
+    void every_address_is_in_the_table() throws Exception {
+        List<String> table = rows().stream()
                 .map(row -> row[1] + " " + row[0].replaceFirst("\\?.*", ""))
                 .toList();
         JsonNode paths = JsonMapper.shared()

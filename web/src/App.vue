@@ -5,6 +5,7 @@ import { RouterView, useRouter } from 'vue-router'
 import { homeOf } from './places'
 import { SignInPage, useSession } from './session'
 import RecordsStanding from './shell/RecordsStanding.vue'
+import RoomLeft from './shell/RoomLeft.vue'
 import TopStrip from './shell/TopStrip.vue'
 import { Together } from './together'
 
@@ -30,6 +31,7 @@ watch(
       <Together>
         <TopStrip />
         <RecordsStanding />
+        <RoomLeft />
         <main class="place"><RouterView /></main>
       </Together>
     </template>

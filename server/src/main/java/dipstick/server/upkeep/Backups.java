@@ -37,13 +37,15 @@ class Backups {
     private final Path data;
     private final DataSource database;
     private final Today today;
+    private final Room room;
     private volatile String problem = "";
 
-    Backups(BackupSettings settings, PracticeSettings practice, DataSource database, Today today) {
+    Backups(BackupSettings settings, PracticeSettings practice, DataSource database, Today today, Room room) {
         this.settings = settings;
         this.data = practice.data();
         this.database = database;
         this.today = today;
+        this.room = room;
     }
 
     Path folder() {
@@ -97,6 +99,9 @@ class Backups {
 
     /** One more, and the oldest away that are more than are kept. */
     synchronized BackupFile.Counted take() throws IOException, SQLException {
+        if (room.isOver()) {
+            throw new IOException("There is no room for it on the disk.");
+        }
         Files.createDirectories(folder());
         Path file = folder().resolve(BEGINNING + NAME.format(today.now().atZone(today.zone())) + ENDING);
         Path part = folder().resolve(file.getFileName() + ".part");

@@ -52,6 +52,7 @@ class RightsTest {
         "/api/colleagues, GET, CO CA CL MA AD",
         "/api/session/hand-over, POST, CO CA CL MA AD",
         "/api/accounts, GET, AD",
+        "/api/room, GET, CO CA CL MA AD",
         "/api/backups, GET, AD",
         "/api/backups, POST, AD",
         "/api/accounts/none, PUT, AD",

@@ -27,7 +27,13 @@ record LetterTemplate(String name, String language, String subject, String body,
             throw broken("a field that begins with {{ does not end with }}");
         }
         try {
-            return Mustache.compiler().escapeHTML(false).compile(text).execute(fields);
+            return Mustache.compiler()
+                    .escapeHTML(false)
+                    .withLoader(name -> {
+                        throw new MustacheException("there is no other template “" + name + "” to be put into it");
+                    })
+                    .compile(text)
+                    .execute(fields);
         } catch (MustacheException.Context unknown) {
             throw Problems.refused(
                     HttpStatus.UNPROCESSABLE_CONTENT,

@@ -301,6 +301,10 @@ class ExchangeTest {
                         .type())
                 .isEqualTo("urn:dipstick:broken-template");
         assertThat(coordinator
+                        .put("/api/letters/Recall/en", "{\"subject\": \"s\", \"body\": \"{{> other}}\"}", "\"1\"")
+                        .text())
+                .contains("there is no other template “other”");
+        assertThat(coordinator
                         .put("/api/letters/Recall/en", "{\"subject\": \"s\", \"body\": \"b\"}", "\"7\"")
                         .status())
                 .isEqualTo(412);

@@ -53,7 +53,7 @@ class NotForThemTest {
         assertThat(other.post(
                                 "/api/bench/typed",
                                 "{\"document\": " + set("nft-draft", "{\"age\": {\"from\": 1}}")
-                                        + ", \"typed\": \"on the list of \", \"caret\": 15}")
+                                        + ", \"typed\": \"on the list of The nft\", \"caret\": 22}")
                         .text())
                 .contains("The nft-shared")
                 .doesNotContain("nft-secret");

@@ -3,6 +3,7 @@ package dipstick.server.accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.web.ProblemResponse;
+import jakarta.servlet.DispatcherType;
 import java.time.Duration;
 import java.util.Optional;
 import org.springframework.context.annotation.Bean;
@@ -57,7 +58,10 @@ class SecurityConfiguration {
                 .crossOriginOpenerPolicy(policy -> policy.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
                 .crossOriginResourcePolicy(policy -> policy.policy(CrossOriginResourcePolicy.SAME_ORIGIN)));
         http.authorizeHttpRequests(
-                requests -> requests.requestMatchers("/api/session", "/api/sign-in", "/api/first-account")
+                // What goes on with a request that was let in: a stream ends after its session did.
+                requests -> requests.dispatcherTypeMatchers(DispatcherType.ASYNC)
+                        .permitAll()
+                        .requestMatchers("/api/session", "/api/sign-in", "/api/first-account")
                         .permitAll()
                         .requestMatchers("/api/session/**", "/api/colleagues")
                         .authenticated()

@@ -50,7 +50,10 @@ class ControlController {
 
     @EventListener(ApplicationReadyEvent.class)
     void started() throws IOException {
-        new Control(port.address(), secret).write(settings.data());
+        // One that was stopped while it started has no port any more.
+        if (port.isOpen()) {
+            new Control(port.address(), secret).write(settings.data());
+        }
     }
 
     @EventListener(ContextClosedEvent.class)

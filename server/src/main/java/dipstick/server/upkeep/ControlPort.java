@@ -21,6 +21,10 @@ class ControlPort implements WebServerFactoryCustomizer<TomcatServletWebServerFa
         factory.addAdditionalConnectors(connector);
     }
 
+    boolean isOpen() {
+        return connector.getLocalPort() > 0;
+    }
+
     boolean is(int port) {
         return port > 0 && connector.getLocalPort() == port;
     }

@@ -1,8 +1,7 @@
 package dipstick.server.accounts;
 
 import dipstick.server.practice.PracticeSettings;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
+import dipstick.server.web.Fingerprint;
 import java.security.SecureRandom;
 import java.util.Optional;
 import java.util.Set;
@@ -48,7 +47,7 @@ class FirstAccount {
 
     /** Creates the account if the code is right; says whether it was. */
     synchronized boolean create(String given, String name, String displayName, String password) {
-        if (code.isEmpty() || !isNeeded() || !isEqual(code.get(), given)) {
+        if (code.isEmpty() || !isNeeded() || !Fingerprint.same(code.get(), given.strip())) {
             return false;
         }
         accounts.requireGood(password, Accounts.signInName(name), displayName);
@@ -75,10 +74,5 @@ class FirstAccount {
         }
         code = Optional.of(made.toString());
         LOG.info("There is no account yet. The code for creating the first one: {}", made);
-    }
-
-    private static boolean isEqual(String one, String other) {
-        return MessageDigest.isEqual(
-                one.getBytes(StandardCharsets.UTF_8), other.strip().getBytes(StandardCharsets.UTF_8));
     }
 }

@@ -1,50 +1,54 @@
 package dipstick.server.audit;
 
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** What is written down in the audit log. */
 public enum Act {
-    SIGNED_IN,
-    SIGN_IN_REFUSED,
-    SIGNED_OUT,
-    REFUSED,
-    ACCOUNT_CREATED,
-    ACCOUNT_CHANGED,
-    GROUP_CHANGED,
-    HANDED_OVER,
-    SHARING_CHANGED,
-    PERSON_READ,
-    PEOPLE_LISTED,
-    LIST_READ,
-    LIST_EXPORTED,
-    LETTER_PREVIEWED,
-    RECORDS_BROUGHT_IN,
-    CRITERIA_SAVED,
-    CRITERIA_PUBLISHED,
-    CRITERIA_RETIRED,
-    CRITERIA_REMOVED,
-    TERM_SET_SAVED,
-    READING_TAKEN,
-    LIST_CHANGED,
-    LIST_WORKED,
-    AUDIT_LOG_READ,
-    BACKUP_TAKEN,
-    CALENDAR_CHANGED,
-    CALENDAR_READ;
+    SIGNED_IN(About.THE_HOUSE),
+    SIGN_IN_REFUSED(About.THE_HOUSE),
+    SIGNED_OUT(About.THE_HOUSE),
+    REFUSED(About.THE_HOUSE),
+    ACCOUNT_CREATED(About.THE_HOUSE),
+    ACCOUNT_CHANGED(About.THE_HOUSE),
+    GROUP_CHANGED(About.THE_HOUSE),
+    HANDED_OVER(About.THE_HOUSE),
+    SHARING_CHANGED(About.PEOPLE),
+    PERSON_READ(About.PEOPLE),
+    PEOPLE_LISTED(About.PEOPLE),
+    LIST_READ(About.PEOPLE),
+    LIST_EXPORTED(About.PEOPLE),
+    LETTER_PREVIEWED(About.PEOPLE),
+    RECORDS_BROUGHT_IN(About.THE_HOUSE),
+    CRITERIA_SAVED(About.PEOPLE),
+    CRITERIA_PUBLISHED(About.PEOPLE),
+    CRITERIA_RETIRED(About.PEOPLE),
+    CRITERIA_REMOVED(About.PEOPLE),
+    TERM_SET_SAVED(About.PEOPLE),
+    READING_TAKEN(About.PEOPLE),
+    LIST_CHANGED(About.PEOPLE),
+    LIST_WORKED(About.PEOPLE),
+    AUDIT_LOG_READ(About.PEOPLE),
+    BACKUP_TAKEN(About.THE_HOUSE),
+    CALENDAR_CHANGED(About.THE_HOUSE),
+    CALENDAR_READ(About.THE_HOUSE);
 
-    /** What concerns accounts and the house, and names nobody on record: all that an administrator is to see. */
-    static final Set<Act> OF_THE_HOUSE = EnumSet.of(
-            SIGNED_IN,
-            SIGN_IN_REFUSED,
-            SIGNED_OUT,
-            REFUSED,
-            ACCOUNT_CREATED,
-            ACCOUNT_CHANGED,
-            GROUP_CHANGED,
-            HANDED_OVER,
-            RECORDS_BROUGHT_IN,
-            BACKUP_TAKEN,
-            CALENDAR_CHANGED,
-            CALENDAR_READ);
+    private enum About {
+        /** Accounts and the house: it names nobody on record. */
+        THE_HOUSE,
+        PEOPLE
+    }
+
+    /** All that an administrator is to see. */
+    static final Set<Act> OF_THE_HOUSE = Arrays.stream(values())
+            .filter(act -> act.about == About.THE_HOUSE)
+            .collect(Collectors.toCollection(() -> EnumSet.noneOf(Act.class)));
+
+    private final About about;
+
+    Act(About about) {
+        this.about = about;
+    }
 }

@@ -1,5 +1,6 @@
 package dipstick.server.audit;
 
+import dipstick.server.web.Fingerprint;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
 
@@ -16,10 +17,8 @@ record AskedFrom(String address, String session) {
             return new AskedFrom("", "");
         }
         var session = asked.getRequest().getSession(false);
-        return new AskedFrom(asked.getRequest().getRemoteAddr(), session == null ? "" : fingerprint(session.getId()));
-    }
-
-    private static String fingerprint(String session) {
-        return ChainWalk.hash(session).substring(0, SHOWN);
+        return new AskedFrom(
+                asked.getRequest().getRemoteAddr(),
+                session == null ? "" : Fingerprint.of(session.getId()).substring(0, SHOWN));
     }
 }

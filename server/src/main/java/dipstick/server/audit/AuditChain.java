@@ -2,11 +2,11 @@ package dipstick.server.audit;
 
 import dipstick.server.audit.AuditMapper.Link;
 import dipstick.server.practice.Today;
+import jakarta.annotation.PreDestroy;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.context.SmartLifecycle;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -17,14 +17,13 @@ import org.springframework.transaction.support.TransactionTemplate;
  * committed, so that nothing that is done waits for another.
  */
 @Service
-public class AuditChain implements SmartLifecycle {
+public class AuditChain {
     private static final int AT_ONCE = 500;
 
     private final AuditMapper entries;
     private final TransactionTemplate transaction;
     private final Today today;
     private final int keptDays;
-    private volatile boolean running;
 
     AuditChain(
             AuditMapper entries,
@@ -38,6 +37,7 @@ public class AuditChain implements SmartLifecycle {
     }
 
     /** Takes all that is not in it yet into the chain. */
+    @PreDestroy
     @Scheduled(fixedDelayString = "PT1S")
     public synchronized void extend() {
         int taken;
@@ -94,21 +94,5 @@ public class AuditChain implements SmartLifecycle {
             next = entries.chained(after, AT_ONCE);
         }
         return walk.result();
-    }
-
-    @Override
-    public void start() {
-        running = true;
-    }
-
-    @Override
-    public void stop() {
-        extend();
-        running = false;
-    }
-
-    @Override
-    public boolean isRunning() {
-        return running;
     }
 }

@@ -1,10 +1,7 @@
 package dipstick.server.audit;
 
 import dipstick.server.audit.AuditMapper.Link;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
+import dipstick.server.web.Fingerprint;
 import java.util.Optional;
 
 /** Walks the chain of the log from its beginning, entry after entry, until one is not as it was written. */
@@ -37,7 +34,7 @@ final class ChainWalk {
     }
 
     static String hash(String before, long place, Link link) {
-        return hash(String.join(
+        return Fingerprint.of(String.join(
                 BETWEEN,
                 before,
                 String.valueOf(place),
@@ -47,14 +44,5 @@ final class ChainWalk {
                 link.subject().replace(BETWEEN, " "),
                 link.address(),
                 link.session()));
-    }
-
-    static String hash(String text) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException missing) {
-            throw new IllegalStateException("Every Java has SHA-256", missing);
-        }
     }
 }

@@ -162,19 +162,19 @@ public class CriteriaSets {
 
     /** The same of what whoever is signed in writes. */
     Optional<Reading> readingHere(JsonNode document, Evaluator evaluator) {
-        try {
-            return Optional.of(evaluator.read(
-                    readHere(document, Map.of(), evaluator.population().personFields())));
-        } catch (InvalidCriteria doesNotFit) {
-            return Optional.empty();
-        }
+        return readingOf(document, Map.of(), evaluator, maySee(accounts.here()));
     }
 
     /** The same with some dials turned, as {@link #read} takes them. */
     public Optional<Reading> readingOf(JsonNode document, Map<String, String> settings, Evaluator evaluator) {
+        return readingOf(document, settings, evaluator, _ -> true);
+    }
+
+    private Optional<Reading> readingOf(
+            JsonNode document, Map<String, String> settings, Evaluator evaluator, Predicate<String> mayBeNamed) {
         try {
             return Optional.of(evaluator.read(
-                    read(document, settings, evaluator.population().personFields())));
+                    read(document, settings, evaluator.population().personFields(), mayBeNamed)));
         } catch (InvalidCriteria doesNotFit) {
             return Optional.empty();
         }

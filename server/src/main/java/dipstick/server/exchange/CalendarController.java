@@ -6,15 +6,12 @@ import dipstick.server.accounts.SignedOutEverywhere;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.outreach.FollowUps;
+import dipstick.server.web.Fingerprint;
 import dipstick.server.web.Problems;
 import java.net.URI;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Duration;
 import java.util.Base64;
-import java.util.HexFormat;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.ParameterList;
 import net.fortuna.ical4j.model.component.VEvent;
@@ -78,7 +75,7 @@ class CalendarController {
         byte[] secret = new byte[SECRET_BYTES];
         new SecureRandom().nextBytes(secret);
         String token = Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
-        feeds.keepFeed(accounts.here().name(), fingerprint(token));
+        feeds.keepFeed(accounts.here().name(), Fingerprint.of(token));
         audit.record(Act.CALENDAR_CHANGED, "a new private address");
         return new Feed(true, "/calendar/" + token + ".ics");
     }
@@ -98,7 +95,7 @@ class CalendarController {
 
     @GetMapping("/calendar/{token}.ics")
     ResponseEntity<String> calendar(@PathVariable String token) {
-        Colleague colleague = feeds.accountOfFeed(fingerprint(token))
+        Colleague colleague = feeds.accountOfFeed(Fingerprint.of(token))
                 .map(accounts::colleague)
                 .filter(one -> !one.closed())
                 .orElseThrow(() -> Problems.refused(
@@ -134,14 +131,5 @@ class CalendarController {
                 .pathSegment("lists", one.set())
                 .queryParam("person", "{person}")
                 .build(one.person());
-    }
-
-    private static String fingerprint(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException missing) {
-            throw new IllegalStateException("Every Java platform has SHA-256", missing);
-        }
     }
 }

@@ -1,12 +1,9 @@
 package dipstick.server.exchange;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
 import dipstick.server.outreach.Listed;
-import dipstick.server.web.SafeCell;
+import dipstick.server.web.CsvTable;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.StringWriter;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
@@ -17,9 +14,6 @@ import org.dhatim.fastexcel.Worksheet;
 
 /** Tables as CSV (RFC 4180) and as Office Open XML (ISO/IEC 29500). No cell is a formula. */
 final class Spreadsheets {
-    /** What tells a spreadsheet that the file is UTF-8. */
-    private static final String BYTE_ORDER_MARK = "\uFEFF";
-
     private static final String VERSION = "1.0";
 
     private static final Pattern DAY = Pattern.compile("\\d{4}-\\d{2}-\\d{2}");
@@ -28,20 +22,15 @@ final class Spreadsheets {
 
     private Spreadsheets() {}
 
-    static byte[] csv(Outgoing out) throws IOException {
-        StringWriter text = new StringWriter();
-        text.write(BYTE_ORDER_MARK);
-        try (CsvWriter csv =
-                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(text)) {
-            csv.writeRecord(out.columns().stream()
-                    .map(column -> SafeCell.of(column.name()))
-                    .toList());
-            out.people()
-                    .forEach(one -> csv.writeRecord(out.columns().stream()
-                            .map(column -> SafeCell.of(column.of(one)))
-                            .toList()));
-        }
-        return text.toString().getBytes(StandardCharsets.UTF_8);
+    static byte[] csv(Outgoing out) {
+        List<TableColumn> columns = out.columns();
+        return CsvTable.of(
+                        columns.stream().map(TableColumn::name).toList(),
+                        out.people().stream()
+                                .map(one -> columns.stream()
+                                        .map(column -> column.of(one))
+                                        .toList()))
+                .getBytes(StandardCharsets.UTF_8);
     }
 
     static byte[] xlsx(Outgoing out) throws IOException {

@@ -1,14 +1,9 @@
 package dipstick.server.lists;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
 import dipstick.core.export.FieldCell;
 import dipstick.core.population.Population;
 import dipstick.server.people.PersonLine;
-import dipstick.server.web.SafeCell;
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
+import dipstick.server.web.CsvTable;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -18,9 +13,6 @@ import java.util.stream.Stream;
  * to reach them. No cell is a formula.
  */
 final class ListCsv {
-    /** What tells a spreadsheet that the file is UTF-8. */
-    private static final String BYTE_ORDER_MARK = "\uFEFF";
-
     private static final List<String> OWN = List.of(
             "id",
             "state",
@@ -38,16 +30,7 @@ final class ListCsv {
 
     /** In the order of the rows. */
     static String of(List<String> shown, List<ListRow> rows, Population records) {
-        StringWriter text = new StringWriter();
-        text.write(BYTE_ORDER_MARK);
-        try (CsvWriter csv =
-                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(text)) {
-            csv.writeRecord(header(shown, records).stream().map(SafeCell::of).toList());
-            rows.forEach(row -> csv.writeRecord(cells(shown, row, records)));
-        } catch (IOException impossible) {
-            throw new UncheckedIOException(impossible);
-        }
-        return text.toString();
+        return CsvTable.of(header(shown, records), rows.stream().map(row -> cells(shown, row, records)));
     }
 
     /** The names of the columns, as files that are brought in name them. */
@@ -80,6 +63,6 @@ final class ListCsv {
                 person.provider(),
                 person.site(),
                 person.doNotContact() ? "yes" : "");
-        return Stream.concat(own, besides).map(SafeCell::of).toList();
+        return Stream.concat(own, besides).toList();
     }
 }

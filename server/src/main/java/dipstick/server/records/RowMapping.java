@@ -8,13 +8,10 @@ import dipstick.core.records.PersonRecord;
 import dipstick.core.text.WrittenFlag;
 import dipstick.core.time.DateRange;
 import dipstick.core.time.PartialDate;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
+import dipstick.server.web.Fingerprint;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.HashMap;
-import java.util.HexFormat;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -172,12 +169,7 @@ final class RowMapping {
                         event.site(),
                         event.source())
                 .collect(Collectors.joining(PART));
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(whole.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(digest);
-        } catch (NoSuchAlgorithmException everyJavaHasIt) {
-            throw new IllegalStateException(everyJavaHasIt);
-        }
+        return Fingerprint.of(whole);
     }
 
     private static @Nullable String text(Map<String, FieldValue> values, String field) {

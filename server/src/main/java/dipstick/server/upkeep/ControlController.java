@@ -3,14 +3,12 @@ package dipstick.server.upkeep;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.practice.PracticeSettings;
-import dipstick.server.web.Problems;
+import dipstick.server.web.Fingerprint;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.MessageDigest;
 import java.security.SecureRandom;
 import java.sql.SQLException;
 import java.util.HexFormat;
@@ -23,6 +21,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 
 /** What the commands of this machine ask of the running server; to everybody else there is nothing here. */
@@ -81,11 +80,11 @@ class ControlController {
     private void requireSecret(HttpServletRequest request) {
         boolean known = port.is(request.getLocalPort())
                 && Optional.ofNullable(request.getHeader(Control.HEADER))
-                        .filter(given -> MessageDigest.isEqual(
-                                given.getBytes(StandardCharsets.UTF_8), secret.getBytes(StandardCharsets.UTF_8)))
+                        .filter(given -> Fingerprint.same(given, secret))
                         .isPresent();
         if (!known) {
-            throw Problems.refused(HttpStatus.NOT_FOUND, "nothing-here", "There is nothing at this address.");
+            // As for an address at which nothing ever was.
+            throw new ResponseStatusException(HttpStatus.NOT_FOUND);
         }
     }
 }

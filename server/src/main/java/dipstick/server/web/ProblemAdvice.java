@@ -114,9 +114,6 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     private static ProblemDetail unexpectedFailure(Exception failure) {
         LOG.error("A request failed", failure);
-        return Problems.problem(
-                HttpStatus.INTERNAL_SERVER_ERROR,
-                "our-mistake",
-                "Something went wrong on our side. What was saved before is kept; try again.");
+        return ProblemWords.of(HttpStatus.INTERNAL_SERVER_ERROR);
     }
 }

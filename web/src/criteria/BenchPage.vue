@@ -81,7 +81,7 @@ const { data: ribbon } = useRibbon(draft, onBench)
 const standing = computed(() => {
   const of = state.value
   if (!of) {
-    return 'not saved yet'
+    return loaded.value ? 'not saved yet' : ''
   }
   const what = of.retired
     ? 'retired'

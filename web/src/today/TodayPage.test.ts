@@ -103,6 +103,14 @@ describe('Today', () => {
     expect(wrapper.text()).not.toContain('Handed over to me')
   })
 
+  it('says whose people it tells of where others may not be seen', async () => {
+    const none = await today({ ...NOTHING, peopleOf: 'Dr Marl' })
+    expect(none.text()).toContain('Nobody of Dr Marl’s people joined a list of yours.')
+    expect(none.text()).toContain('Nobody of Dr Marl’s people who is on a list has')
+    const some = await today({ ...DAY, peopleOf: 'Dr Marl' })
+    expect(some.text()).toContain('Counted are Dr Marl’s people.')
+  })
+
   it('names nobody while the veil is down', async () => {
     const wrapper = await today(DAY)
     useVeil().turn()

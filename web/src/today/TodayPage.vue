@@ -9,6 +9,7 @@ import { useSession } from '@/session'
 import { count } from '@/stick'
 import { Veiled, VeiledWords } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 
 /** What needs whoever sits down: what is due, who joined, what was handed over, who comes in; and the rack of sticks. */
@@ -22,6 +23,11 @@ const { data: records } = useQuery({
   queryKey: ['records'],
   queryFn: () => send<Schemas['Overview']>('/api/records'),
 })
+
+/** Whoever may see their own people only is told of nobody else. */
+const nobody = computed(() =>
+  day.value?.peopleOf ? `Nobody of ${day.value.peopleOf}’s people` : 'Nobody',
+)
 
 function address(list: string): string {
   return `/lists/${encodeURIComponent(list)}`
@@ -71,7 +77,8 @@ function address(list: string): string {
           </ul>
         </template>
         <h2>Joined in the last seven days</h2>
-        <p v-if="day.joined.length === 0" class="quiet">Nobody joined a list of yours.</p>
+        <p v-if="day.joined.length === 0" class="quiet">{{ nobody }} joined a list of yours.</p>
+        <p v-else-if="day.peopleOf" class="quiet">Counted are {{ day.peopleOf }}’s people.</p>
         <ul>
           <li v-for="one in day.joined" :key="one.set">
             <RouterLink :to="{ path: address(one.set), query: { queue: 'joined' } }">{{
@@ -86,7 +93,7 @@ function address(list: string): string {
           Coming in this week <span class="quiet">{{ count(day.comingIn.length) }}</span>
         </h2>
         <p v-if="day.comingIn.length === 0" class="quiet">
-          Nobody who is on a list has an appointment on record for the next seven days.
+          {{ nobody }} who is on a list has an appointment on record for the next seven days.
         </p>
         <ol class="coming">
           <li v-for="one in day.comingIn" :key="one.person.id" :class="{ now: one.today }">

@@ -81,8 +81,13 @@ class MyDayController {
     /** @param toCheck whether they are to check, and not on it */
     record Mention(String set, String list, String why, boolean toCheck) {}
 
+    /** @param peopleOf the provider whose people this tells of, where whoever asks may see no others */
     record MyDay(
-            List<DueFollowUp> followUps, List<Joined> joined, List<HandedOver> handedOver, List<ComingIn> comingIn) {}
+            Optional<String> peopleOf,
+            List<DueFollowUp> followUps,
+            List<Joined> joined,
+            List<HandedOver> handedOver,
+            List<ComingIn> comingIn) {}
 
     @GetMapping("/api/today")
     MyDay today() {
@@ -97,6 +102,7 @@ class MyDayController {
                 .toList();
         Population records = seen.records();
         return new MyDay(
+                Optional.of(who.provider()).filter(provider -> who.ownPeopleOnly()),
                 due(who, records),
                 joined(who, open, lists),
                 handedOver(who, open, lists, records),

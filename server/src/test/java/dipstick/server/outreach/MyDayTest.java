@@ -74,4 +74,19 @@ class MyDayTest {
         assertThat(levels.at("/levels/0/onList").asInt()).isEqualTo(3);
         assertThat(levels.at("/bySite/0/open").asInt()).isEqualTo(3);
     }
+
+    @Test
+    void whoever_sees_their_own_people_only_is_told_whose_they_are() throws Exception {
+        Visitor clinician = People.signedIn("day-clinician", Role.CLINICIAN);
+        assertThat(clinician.get("/api/today").json().has("peopleOf")).isFalse();
+        People.signedIn(Role.ADMINISTRATOR)
+                .put(
+                        "/api/accounts/day-clinician",
+                        "{\"displayName\": \"C\", \"roles\": [\"CLINICIAN\"], \"provider\": \"Dr Day\","
+                                + " \"ownPeopleOnly\": true, \"givenListsOnly\": false, \"closed\": false, \"password\": \"\"}",
+                        "\"1\"");
+        clinician.signIn("day-clinician", "a%20long%20password");
+        assertThat(clinician.get("/api/today").json().get("peopleOf").asString())
+                .isEqualTo("Dr Day");
+    }
 }

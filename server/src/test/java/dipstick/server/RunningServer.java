@@ -130,12 +130,18 @@ public final class RunningServer {
 
         /** Tries to sign in with what is typed, from an address as a proxy that is trusted names it. */
         public Reply triesToSignIn(String name, String password, String from) throws Exception {
+            return triesToSignIn(name, password, "", from);
+        }
+
+        /** @param code of a second factor; empty for none */
+        public Reply triesToSignIn(String name, String password, String code, String from) throws Exception {
             get("/api/session");
             return send(request("/api/sign-in")
                     .header("Content-Type", "application/x-www-form-urlencoded")
                     .header("X-Forwarded-For", from)
                     .POST(BodyPublishers.ofString("username=" + URLEncoder.encode(name, StandardCharsets.UTF_8)
-                            + "&password=" + URLEncoder.encode(password, StandardCharsets.UTF_8))));
+                            + "&password=" + URLEncoder.encode(password, StandardCharsets.UTF_8)
+                            + (code.isEmpty() ? "" : "&code=" + URLEncoder.encode(code, StandardCharsets.UTF_8)))));
         }
 
         /** What is at a path, byte by byte. */

@@ -56,6 +56,15 @@ interface AccountMapper {
     @Select("SELECT COUNT(*) > 0 FROM signed_in_from WHERE account = #{account} AND address = #{address}")
     boolean hasSignedInFrom(String account, String address);
 
+    @Select("SELECT role FROM second_factor_role")
+    List<Role> secondFactorRoles();
+
+    @Delete("DELETE FROM second_factor_role")
+    int deleteSecondFactorRoles();
+
+    @Insert("INSERT INTO second_factor_role (role) VALUES (#{role})")
+    int insertSecondFactorRole(Role role);
+
     @Select("SELECT group_name, account FROM group_member ORDER BY group_name, account")
     List<Member> groupMembers();
 

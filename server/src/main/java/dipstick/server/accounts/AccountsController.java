@@ -1,5 +1,6 @@
 package dipstick.server.accounts;
 
+import dipstick.server.accounts.secondfactor.SecondFactors;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.web.EntityTag;
@@ -29,10 +30,12 @@ import org.springframework.web.bind.annotation.RestController;
 class AccountsController {
     private final Accounts accounts;
     private final List<Holdings> holdings;
+    private final SecondFactors factors;
     private final AuditLog audit;
 
-    AccountsController(Accounts accounts, List<Holdings> holdings, AuditLog audit) {
+    AccountsController(Accounts accounts, List<Holdings> holdings, SecondFactors factors, AuditLog audit) {
         this.accounts = accounts;
+        this.factors = factors;
         this.holdings = holdings;
         this.audit = audit;
     }
@@ -46,6 +49,7 @@ class AccountsController {
     record Colleagues(List<ColleagueName> colleagues, List<GroupView> groups) {}
 
     /**
+     * @param secondFactor whether they have one
      * @param holds what they hold, which somebody has to take over before the account is closed
      * @param revision by which changes that cross each other are told
      */
@@ -57,6 +61,7 @@ class AccountsController {
             boolean ownPeopleOnly,
             boolean givenListsOnly,
             boolean closed,
+            boolean secondFactor,
             List<String> holds,
             int revision) {}
 
@@ -202,6 +207,7 @@ class AccountsController {
                 one.ownPeopleOnly(),
                 one.givenListsOnly(),
                 one.closed(),
+                factors.isInUse(one.name()),
                 held(one),
                 accounts.revision(one.name()));
     }

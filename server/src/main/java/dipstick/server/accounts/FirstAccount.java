@@ -2,7 +2,7 @@ package dipstick.server.accounts;
 
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.web.Fingerprint;
-import java.security.SecureRandom;
+import dipstick.server.web.PlainLetters;
 import java.util.Optional;
 import java.util.Set;
 import org.slf4j.Logger;
@@ -18,9 +18,6 @@ import org.springframework.stereotype.Component;
 @Component
 class FirstAccount {
     private static final Logger LOG = LoggerFactory.getLogger(FirstAccount.class);
-
-    /** Letters and digits that cannot be taken for one another. */
-    private static final String ALPHABET = "ABCDEFGHJKLMNPQRSTUVWXYZ23456789";
 
     /** So many that no number of tries comes near; wrong ones therefore cost its owner nothing. */
     private static final int LENGTH = 16;
@@ -67,12 +64,8 @@ class FirstAccount {
     }
 
     private synchronized void make() {
-        SecureRandom random = new SecureRandom();
-        StringBuilder made = new StringBuilder();
-        for (int i = 0; i < LENGTH; i++) {
-            made.append(ALPHABET.charAt(random.nextInt(ALPHABET.length())));
-        }
-        code = Optional.of(made.toString());
+        String made = PlainLetters.random(LENGTH);
+        code = Optional.of(made);
         LOG.info("There is no account yet. The code for creating the first one: {}", made);
     }
 }

@@ -7,7 +7,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.time.Duration;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -25,13 +24,13 @@ import org.springframework.web.bind.annotation.RestController;
 class OwnAccountController {
     private final Accounts accounts;
     private final OpenSessions sessions;
-    private final SignInThrottle throttle;
+    private final OwnPassword own;
     private final AuditLog audit;
 
-    OwnAccountController(Accounts accounts, OpenSessions sessions, SignInThrottle throttle, AuditLog audit) {
+    OwnAccountController(Accounts accounts, OpenSessions sessions, OwnPassword own, AuditLog audit) {
         this.accounts = accounts;
         this.sessions = sessions;
-        this.throttle = throttle;
+        this.own = own;
         this.audit = audit;
     }
 
@@ -69,21 +68,8 @@ class OwnAccountController {
     @PostMapping("/password")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void password(@Valid @RequestBody PasswordChange change, HttpServletRequest request) {
-        String account = accounts.here().name();
-        Duration wait = throttle.mustWait(account, request.getRemoteAddr());
-        if (!wait.isZero()) {
-            throw Problems.refused(
-                    HttpStatus.TOO_MANY_REQUESTS,
-                    "too-many-tries",
-                    "There were too many wrong passwords. Wait " + (wait.toSeconds() + 1) + " s; nothing was changed.");
-        }
-        if (!accounts.isPassword(account, change.current())) {
-            throttle.failed(account, request.getRemoteAddr());
-            throw Problems.refused(
-                    HttpStatus.UNPROCESSABLE_CONTENT,
-                    "wrong-password",
-                    "The password you have now is another one. Nothing was changed.");
-        }
-        accounts.changePassword(account, change.password(), request.getSession().getId());
+        own.require(change.current(), request);
+        accounts.changePassword(
+                accounts.here().name(), change.password(), request.getSession().getId());
     }
 }

@@ -42,7 +42,13 @@ class SecurityConfiguration {
 
     @Bean
     SecurityFilterChain filters(
-            HttpSecurity http, Accounts accounts, OpenSessions sessions, AuditLog audit, SignInThrottle throttle)
+            HttpSecurity http,
+            Accounts accounts,
+            OpenSessions sessions,
+            SecondFactorDemand demand,
+            SignInAnswers answers,
+            SignInThrottle throttle,
+            AuditLog audit)
             throws Exception {
         String coordinator = Role.COORDINATOR.name();
         String caller = Role.CALLER.name();
@@ -51,6 +57,7 @@ class SecurityConfiguration {
         String administrator = Role.ADMINISTRATOR.name();
         http.addFilterBefore(new SignInGuard(throttle), UsernamePasswordAuthenticationFilter.class);
         http.addFilterBefore(new OpenAccountFilter(accounts, sessions), AuthorizationFilter.class);
+        http.addFilterAfter(new SecondFactorFilter(demand), AuthorizationFilter.class);
         http.csrf(csrf -> csrf.spa());
         http.headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))
                 .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
@@ -65,7 +72,7 @@ class SecurityConfiguration {
                         .permitAll()
                         .requestMatchers("/api/session/**", "/api/colleagues")
                         .authenticated()
-                        .requestMatchers("/api/accounts/**", "/api/groups/**", "/api/backups")
+                        .requestMatchers("/api/accounts/**", "/api/groups/**", "/api/second-factor", "/api/backups")
                         .hasRole(administrator)
                         .requestMatchers("/api/imports/**", "/api/letterhead")
                         .hasAnyRole(coordinator, administrator)
@@ -96,23 +103,11 @@ class SecurityConfiguration {
                         .anyRequest()
                         .permitAll());
         http.formLogin(form -> form.loginPage("/")
+                .authenticationDetailsSource(request -> new SignInProvider.Typed(
+                        Optional.ofNullable(request.getParameter("code")).orElse("")))
                 .loginProcessingUrl(SignInGuard.ADDRESS)
-                .successHandler((request, response, who) -> {
-                    throttle.succeeded(who.getName(), request.getRemoteAddr());
-                    sessions.began(request, who.getName());
-                    audit.record(who.getName(), Act.SIGNED_IN, who.getName());
-                    response.setStatus(HttpStatus.NO_CONTENT.value());
-                })
-                .failureHandler((request, response, _) -> {
-                    refused(accounts, audit, SignInGuard.account(request));
-                    SignInGuard.account(request)
-                            .ifPresent(account -> throttle.failed(account, request.getRemoteAddr()));
-                    ProblemResponse.write(
-                            response,
-                            HttpStatus.UNAUTHORIZED,
-                            "sign-in-refused",
-                            "The name or the password is not right. Try again.");
-                }));
+                .successHandler(answers)
+                .failureHandler(answers));
         http.logout(logout -> logout.logoutUrl("/api/sign-out")
                 .addLogoutHandler((_, _, who) -> Optional.ofNullable(who)
                         .ifPresent(one -> audit.record(one.getName(), Act.SIGNED_OUT, "by themselves")))
@@ -133,14 +128,5 @@ class SecurityConfiguration {
 
     private static String shortened(String address) {
         return address.substring(0, Math.min(address.length(), LONGEST_ADDRESS));
-    }
-
-    /**
-     * The log holds no more of what strangers try than it has accounts, and no name that is none: it may be a password in
-     * the wrong place.
-     */
-    private static void refused(Accounts accounts, AuditLog audit, Optional<String> tried) {
-        String account = tried.flatMap(accounts::find).map(Account::name).orElse("a name that no account has");
-        audit.recordOnce("nobody", Act.SIGN_IN_REFUSED, account, REFUSED_AGAIN);
     }
 }

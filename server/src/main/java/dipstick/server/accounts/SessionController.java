@@ -25,17 +25,25 @@ import org.springframework.web.bind.annotation.RestController;
 class SessionController {
     private final Accounts accounts;
     private final FirstAccount firstAccount;
+    private final SecondFactorDemand demand;
     private final PracticeSettings settings;
     private final Today today;
 
-    SessionController(Accounts accounts, FirstAccount firstAccount, PracticeSettings settings, Today today) {
+    SessionController(
+            Accounts accounts,
+            FirstAccount firstAccount,
+            SecondFactorDemand demand,
+            PracticeSettings settings,
+            Today today) {
         this.accounts = accounts;
         this.firstAccount = firstAccount;
+        this.demand = demand;
         this.settings = settings;
         this.today = today;
     }
 
-    record SignedIn(String name, String displayName, Set<Role> roles) {}
+    /** @param lacksSecondFactor whether they may do nothing before they have set one up */
+    record SignedIn(String name, String displayName, Set<Role> roles, boolean lacksSecondFactor) {}
 
     /** An account that the demo's sign-in page shows with its password. */
     record DemoAccount(String name, String password, String who) {}
@@ -60,7 +68,8 @@ class SessionController {
                 .map(account -> new SignedIn(
                         account.name(),
                         account.displayName(),
-                        account.colleague().roles()));
+                        account.colleague().roles(),
+                        demand.isUnmetBy(account.name())));
         return new Session(
                 signedIn,
                 settings.demo() || signedIn.isPresent() ? settings.practice() : "",

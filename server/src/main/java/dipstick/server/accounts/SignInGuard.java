@@ -48,16 +48,12 @@ final class SignInGuard extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        long seconds = wait.toSeconds() + 1;
-        response.setHeader(HttpHeaders.RETRY_AFTER, String.valueOf(seconds));
+        response.setHeader(HttpHeaders.RETRY_AFTER, String.valueOf(wait.toSeconds() + 1));
         ProblemResponse.write(
                 response,
                 HttpStatus.TOO_MANY_REQUESTS,
                 "too-many-tries",
-                "There were too many wrong passwords. Wait "
-                        + (seconds < 60
-                                ? seconds + (seconds == 1 ? " second" : " seconds")
-                                : seconds / 60 + 1 + " minutes")
+                "There were too many wrong passwords. Wait " + SignInThrottle.words(wait)
                         + ", then try again; nobody is kept out for good.");
     }
 

@@ -43,6 +43,7 @@ class SignInThrottle {
     private final Cache<Pair, Failures> ofPair = remembered();
     private final Cache<String, Failures> ofAddress = remembered();
     private final Cache<String, Failures> ofAccount = remembered();
+    private final Cache<String, Failures> ofCode = remembered();
 
     SignInThrottle(AccountMapper accounts, Today today) {
         this.accounts = accounts;
@@ -84,6 +85,31 @@ class SignInThrottle {
     void succeeded(String account, String address) {
         ofPair.invalidate(new Pair(account, address));
         accounts.signedInFrom(account, address, today.now());
+    }
+
+    /**
+     * Whether the second factor's codes have to wait. They are short, and whoever tries one knows the password: wrong ones
+     * are counted for the account, from wherever.
+     */
+    boolean codeMustWait(String account) {
+        return left(failures(ofCode, account)).isPositive();
+    }
+
+    void codeFailed(String account) {
+        count(ofCode, account, FREE_TRIES, LONGEST_PAUSE);
+    }
+
+    void codeSucceeded(String account) {
+        ofCode.invalidate(account);
+    }
+
+    /** How long somebody has to wait, rounded up. */
+    static String words(Duration wait) {
+        long seconds = wait.toSeconds() + 1;
+        if (seconds < 60) {
+            return seconds + (seconds == 1 ? " second" : " seconds");
+        }
+        return seconds / 60 + 1 + " minutes";
     }
 
     private boolean isKnown(Pair pair) {

@@ -3,7 +3,7 @@ import Toast from 'primevue/toast'
 import { watch } from 'vue'
 import { RouterView, useRouter } from 'vue-router'
 import { homeOf } from './places'
-import { SignInPage, useSession } from './session'
+import { SecondFactorPage, SignInPage, useSession } from './session'
 import RecordsStanding from './shell/RecordsStanding.vue'
 import RoomLeft from './shell/RoomLeft.vue'
 import TopStrip from './shell/TopStrip.vue'
@@ -27,7 +27,8 @@ watch(
 <template>
   <Toast position="bottom-left" />
   <template v-if="session.known">
-    <template v-if="session.signedIn">
+    <SecondFactorPage v-if="session.signedIn?.lacksSecondFactor" />
+    <template v-else-if="session.signedIn">
       <Together>
         <TopStrip />
         <RecordsStanding />

@@ -5,6 +5,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import AccountDialog from './AccountDialog.vue'
+import SecondFactorDemand from './SecondFactorDemand.vue'
 import { ROLES, type Account } from './roles'
 import { useColleagues, type Group } from './colleagues'
 
@@ -45,6 +46,15 @@ function handOver(account: Account) {
     void doing(async () => {
       told.value = (await sendJson<Schemas['HandedOn']>('POST', address, { to })).words
     })
+  }
+}
+
+/** For who lost the device and the recovery codes. */
+function removeFactor(account: Account) {
+  const sure = `Remove the second factor of ${account.displayName}? Only the password is asked for then.`
+  if (window.confirm(sure)) {
+    const address = `/api/accounts/${encodeURIComponent(account.name)}/second-factor`
+    void doing(() => send(address, { method: 'DELETE' }))
   }
 }
 
@@ -93,8 +103,17 @@ function beginGroup() {
           <td>
             <button class="word" @click="open(account)">{{ account.displayName }}</button>
             <span class="quiet sign-in"
-              >{{ account.name }}{{ account.closed ? ', closed' : '' }}</span
+              >{{ account.name }}{{ account.closed ? ', closed' : ''
+              }}{{ account.secondFactor ? ', with a second factor' : '' }}</span
             >
+            <Button
+              v-if="account.secondFactor"
+              size="small"
+              text
+              label="Remove it"
+              :aria-label="`Remove the second factor of ${account.displayName}`"
+              @click="removeFactor(account)"
+            />
           </td>
           <td>{{ account.roles.map((role) => ROLES[role]).join(', ') }}</td>
           <td>
@@ -129,6 +148,8 @@ function beginGroup() {
         </tr>
       </tbody>
     </table>
+
+    <SecondFactorDemand />
 
     <h2>Groups</h2>
     <p class="quiet">Lists can be shared with a group. It is there as long as somebody is in it.</p>

@@ -9,8 +9,9 @@ import InputText from 'primevue/inputtext'
 import { reactive, ref, watch } from 'vue'
 import { useSession } from './session'
 import { SHORTEST_PASSWORD } from './passwords'
+import SecondFactorPanel from './SecondFactorPanel.vue'
 
-/** What each person does about their own account: its password, and where it is signed in. */
+/** What each person does about their own account: where it is signed in, its password, its second factor. */
 const visible = defineModel<boolean>('visible', { required: true })
 
 const session = useSession()
@@ -125,6 +126,7 @@ function browserWords(browser: string): string {
       </span>
     </form>
     <p v-if="told" role="status">{{ told }}</p>
+    <SecondFactorPanel v-if="visible" />
   </Dialog>
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sentenceOf } from '@/api/client'
+import { Problem, sentenceOf } from '@/api/client'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
@@ -9,6 +9,9 @@ import { useSession } from './session'
 const session = useSession()
 const name = ref('')
 const password = ref('')
+const code = ref('')
+/** Whether the account has a second factor, which is told once its password was right. */
+const codeWanted = ref(false)
 const problem = ref('')
 const busy = ref(false)
 const demoAccounts = computed(() => session.current?.demoAccounts ?? [])
@@ -17,8 +20,11 @@ async function signIn() {
   busy.value = true
   problem.value = ''
   try {
-    await session.signIn(name.value, password.value)
+    await session.signIn(name.value, password.value, code.value)
   } catch (failure) {
+    const type = failure instanceof Problem ? failure.type : ''
+    codeWanted.value = ['code-wanted', 'code-refused'].includes(type)
+    code.value = ''
     problem.value = sentenceOf(failure)
   } finally {
     busy.value = false
@@ -26,6 +32,7 @@ async function signIn() {
 }
 
 function fillIn(account: { name: string; password: string }) {
+  codeWanted.value = false
   name.value = account.name
   password.value = account.password
 }
@@ -55,6 +62,17 @@ function fillIn(account: { name: string; password: string }) {
           autocomplete="current-password"
           required
         />
+        <template v-if="codeWanted">
+          <label for="code">Code, or a recovery code</label>
+          <InputText
+            id="code"
+            v-model="code"
+            autocomplete="one-time-code"
+            maxlength="40"
+            autofocus
+            required
+          />
+        </template>
         <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
         <Button type="submit" label="Sign in" :loading="busy" />
       </form>

@@ -27,10 +27,11 @@ export const useSession = defineStore('session', () => {
     return loading
   }
 
-  async function signIn(name: string, password: string): Promise<void> {
+  /** @param code of a second factor; empty where none was asked for yet */
+  async function signIn(name: string, password: string, code: string): Promise<void> {
     await send('/api/sign-in', {
       method: 'POST',
-      body: new URLSearchParams({ username: name, password }),
+      body: new URLSearchParams({ username: name, password, code }),
     })
     await reload()
   }

@@ -100,7 +100,12 @@ export async function shown(
   const { useSession } = await import('@/session')
   const session = useSession()
   session.current = {
-    signedIn: { name: who.name, displayName: who.name, roles: who.roles as never },
+    signedIn: {
+      name: who.name,
+      displayName: who.name,
+      roles: who.roles as never,
+      lacksSecondFactor: false,
+    },
     practice: 'Otterbrook',
     today: '2026-11-26',
     zone: 'Europe/London',

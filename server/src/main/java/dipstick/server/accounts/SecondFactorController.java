@@ -66,13 +66,13 @@ class SecondFactorController {
 
     record PasswordAgain(@NotBlank @Size(max = 200) String current) {}
 
-    record Code(@NotBlank @Size(max = 40) String code) {}
+    record CodeTyped(@NotBlank @Size(max = 40) String code) {}
 
     /** To be written down: they are told once. */
     record RecoveryCodesMade(List<String> recoveryCodes) {}
 
     /** @param revision by which changes that cross each other are told */
-    record Demand(Set<Role> roles, int revision) {}
+    record DemandedRoles(Set<Role> roles, int revision) {}
 
     record DemandChange(@NotNull Set<Role> roles) {}
 
@@ -88,9 +88,9 @@ class SecondFactorController {
 
     /** Gives what a device needs to make codes; it is put to use by {@link #putToUse}. */
     @PostMapping("/api/session/second-factor/secret")
-    SecondFactors.Offered offer(@Valid @RequestBody PasswordAgain again, HttpServletRequest request) {
+    SecondFactors.NewSecret offer(@Valid @RequestBody PasswordAgain again, HttpServletRequest request) {
         own.require(again.current(), request);
-        SecondFactors.Offered offered = factors.offer(accounts.here().name());
+        SecondFactors.NewSecret offered = factors.offer(accounts.here().name());
         request.getSession().setAttribute(OFFERED, offered.secret());
         return offered;
     }
@@ -98,7 +98,7 @@ class SecondFactorController {
     /** Everywhere else the account is signed out: whoever was in there knew the password alone. */
     @PutMapping("/api/session/second-factor")
     @Transactional
-    RecoveryCodesMade putToUse(@Valid @RequestBody Code code, HttpSession session) {
+    RecoveryCodesMade putToUse(@Valid @RequestBody CodeTyped code, HttpSession session) {
         String account = accounts.here().name();
         String secret = Optional.ofNullable((String) session.getAttribute(OFFERED))
                 .orElseThrow(() -> Problems.refused(
@@ -165,12 +165,12 @@ class SecondFactorController {
     }
 
     @GetMapping("/api/second-factor")
-    Demand demanded() {
-        return new Demand(demand.roles(), demand.revision());
+    DemandedRoles demanded() {
+        return new DemandedRoles(demand.roles(), demand.revision());
     }
 
     @PutMapping("/api/second-factor")
-    Demand demand(@RequestHeader(HttpHeaders.IF_MATCH) String ifMatch, @Valid @RequestBody DemandChange change) {
+    DemandedRoles demand(@RequestHeader(HttpHeaders.IF_MATCH) String ifMatch, @Valid @RequestBody DemandChange change) {
         demand.change(change.roles(), EntityTag.number(ifMatch));
         return demanded();
     }

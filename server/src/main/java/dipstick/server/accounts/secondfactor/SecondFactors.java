@@ -52,7 +52,7 @@ public class SecondFactors {
      * @param address of the form {@code otpauth://totp/…}
      * @param picture the address as a square to be scanned, as a {@code data:} address
      */
-    public record Offered(String secret, String address, String picture) {}
+    public record NewSecret(String secret, String address, String picture) {}
 
     /** @param recoveryCodes how many are left */
     public record InUse(Instant since, int recoveryCodes) {}
@@ -65,7 +65,7 @@ public class SecondFactors {
         return factors.find(account).isPresent();
     }
 
-    public Offered offer(String account) {
+    public NewSecret offer(String account) {
         String secret = new DefaultSecretGenerator(SECRET_LETTERS).generate();
         QrData data = new QrData.Builder()
                 .label(account)
@@ -75,7 +75,7 @@ public class SecondFactors {
                 .build();
         try {
             ZxingPngQrGenerator picture = new ZxingPngQrGenerator();
-            return new Offered(
+            return new NewSecret(
                     secret,
                     data.getUri(),
                     Utils.getDataUriForImage(picture.generate(data), picture.getImageMimeType()));

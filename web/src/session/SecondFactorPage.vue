@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import SecondFactorPanel from './SecondFactorPanel.vue'
+import { useSession } from './session'
+
+/** All that there is for whoever has to set up a second factor first. */
+const session = useSession()
+</script>
+
+<template>
+  <main class="page first">
+    <h1>One thing first, {{ session.signedIn?.displayName }}</h1>
+    <SecondFactorPanel @set-up="session.reload()" />
+    <p><Button text label="Sign out" @click="session.signOut()" /></p>
+  </main>
+</template>
+
+<style scoped>
+.first {
+  width: 100%;
+  max-width: 620px;
+  margin: 0 auto;
+}
+</style>

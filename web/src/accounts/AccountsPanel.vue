@@ -110,7 +110,7 @@ function beginGroup() {
               v-if="account.secondFactor"
               size="small"
               text
-              label="Remove it"
+              label="Remove that"
               :aria-label="`Remove the second factor of ${account.displayName}`"
               @click="removeFactor(account)"
             />

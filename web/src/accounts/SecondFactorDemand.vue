@@ -46,6 +46,10 @@ async function turn(role: Role) {
 </template>
 
 <style scoped>
+h2 {
+  margin-top: 18px;
+}
+
 .roles {
   display: flex;
   flex-wrap: wrap;

@@ -46,7 +46,8 @@ const { data, error, isPending } = useLists()
             </span>
           </template>
           <span class="purpose quiet">
-            {{ list.purpose }} <DialsSet :dials="list.dials" />
+            {{ list.purpose }}
+            <template v-if="list.dials.length"><DialsSet :dials="list.dials" />. </template>
             <template v-if="list.readOn">Read {{ dayWords(list.readOn) }}.</template>
             <template v-else>Not read yet: the numbers are of the records of now.</template>
             {{ list.sharing[0]?.toUpperCase() }}{{ list.sharing.slice(1) }}.

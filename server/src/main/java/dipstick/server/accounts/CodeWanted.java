@@ -10,7 +10,7 @@ final class CodeWanted extends AuthenticationException {
         NONE_GIVEN("code-wanted", "This account has a second factor: type the code that your device shows."),
         WRONG(
                 "code-refused",
-                "The code is not right, or was used already. Codes change every 30 seconds; a recovery code does, too."),
+                "The code is not right, or was used already. Wait for the next one, or use a recovery code."),
         TOO_SOON(
                 "code-refused", "There were too many wrong codes for this account. Wait some minutes, then try again.");
 

@@ -17,6 +17,9 @@ interface AccountMapper {
     /** Somebody in a group. */
     record Member(String groupName, String account) {}
 
+    /** What is asked of a role. */
+    record OfRole(Role role, Demanded demanded) {}
+
     @Select("SELECT " + COLUMNS + " FROM account WHERE name = #{name}")
     Optional<Account> find(String name);
 
@@ -56,14 +59,14 @@ interface AccountMapper {
     @Select("SELECT COUNT(*) > 0 FROM signed_in_from WHERE account = #{account} AND address = #{address}")
     boolean hasSignedInFrom(String account, String address);
 
-    @Select("SELECT role FROM second_factor_role")
-    List<Role> secondFactorRoles();
+    @Select("SELECT role, demanded FROM second_factor_role")
+    List<OfRole> secondFactorRoles();
 
     @Delete("DELETE FROM second_factor_role")
     int deleteSecondFactorRoles();
 
-    @Insert("INSERT INTO second_factor_role (role) VALUES (#{role})")
-    int insertSecondFactorRole(Role role);
+    @Insert("INSERT INTO second_factor_role (role, demanded) VALUES (#{role}, #{demanded})")
+    int insertSecondFactorRole(OfRole one);
 
     @Select("SELECT group_name, account FROM group_member ORDER BY group_name, account")
     List<Member> groupMembers();

@@ -1,5 +1,6 @@
 package dipstick.server.accounts;
 
+import dipstick.server.accounts.passkeys.Passkeys;
 import dipstick.server.accounts.secondfactor.SecondFactors;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
@@ -31,11 +32,14 @@ class AccountsController {
     private final Accounts accounts;
     private final List<Holdings> holdings;
     private final SecondFactors factors;
+    private final Passkeys passkeys;
     private final AuditLog audit;
 
-    AccountsController(Accounts accounts, List<Holdings> holdings, SecondFactors factors, AuditLog audit) {
+    AccountsController(
+            Accounts accounts, List<Holdings> holdings, SecondFactors factors, Passkeys passkeys, AuditLog audit) {
         this.accounts = accounts;
         this.factors = factors;
+        this.passkeys = passkeys;
         this.holdings = holdings;
         this.audit = audit;
     }
@@ -49,7 +53,7 @@ class AccountsController {
     record Colleagues(List<ColleagueName> colleagues, List<GroupView> groups) {}
 
     /**
-     * @param secondFactor whether they have one
+     * @param secondFactor whether they have one, a code or a passkey
      * @param holds what they hold, which somebody has to take over before the account is closed
      * @param revision by which changes that cross each other are told
      */
@@ -207,7 +211,7 @@ class AccountsController {
                 one.ownPeopleOnly(),
                 one.givenListsOnly(),
                 one.closed(),
-                factors.isInUse(one.name()),
+                factors.isInUse(one.name()) || passkeys.has(one.name()),
                 held(one),
                 accounts.revision(one.name()));
     }

@@ -2,7 +2,7 @@ package dipstick.server.accounts;
 
 import org.springframework.security.core.AuthenticationException;
 
-/** The password was right, but the code of the second factor is not there or not good. */
+/** The password was right, but more than it is asked for. */
 final class CodeWanted extends AuthenticationException {
     private static final long serialVersionUID = 1L;
 
@@ -11,6 +11,7 @@ final class CodeWanted extends AuthenticationException {
         WRONG(
                 "code-refused",
                 "The code is not right, or was used already. Wait for the next one, or use a recovery code."),
+        PASSKEY("passkey-wanted", "Your practice asks for more than a password here: sign in with your passkey."),
         TOO_SOON(
                 "code-refused", "There were too many wrong codes for this account. Wait some minutes, then try again.");
 

@@ -1,5 +1,6 @@
 package dipstick.server.accounts;
 
+import dipstick.server.accounts.passkeys.Passkeys;
 import dipstick.server.accounts.secondfactor.SecondFactors;
 import dipstick.server.accounts.secondfactor.SecondFactors.InUse;
 import dipstick.server.audit.Act;
@@ -13,8 +14,8 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -38,6 +39,7 @@ class SecondFactorController {
     private final Accounts accounts;
     private final SecondFactors factors;
     private final SecondFactorDemand demand;
+    private final Passkeys passkeys;
     private final OwnPassword own;
     private final ApplicationEventPublisher events;
     private final AuditLog audit;
@@ -46,12 +48,14 @@ class SecondFactorController {
             Accounts accounts,
             SecondFactors factors,
             SecondFactorDemand demand,
+            Passkeys passkeys,
             OwnPassword own,
             ApplicationEventPublisher events,
             AuditLog audit) {
         this.accounts = accounts;
         this.factors = factors;
         this.demand = demand;
+        this.passkeys = passkeys;
         this.own = own;
         this.events = events;
         this.audit = audit;
@@ -60,9 +64,9 @@ class SecondFactorController {
     /**
      * @param since when it was set up; nothing where there is none
      * @param recoveryCodes how many are left
-     * @param demanded whether the practice asks for it in this role
+     * @param demanded what the practice asks of this role
      */
-    record OwnSecondFactor(Optional<String> since, int recoveryCodes, boolean demanded) {}
+    record OwnSecondFactor(Optional<String> since, int recoveryCodes, Demanded demanded) {}
 
     record PasswordAgain(@NotBlank @Size(max = 200) String current) {}
 
@@ -72,9 +76,9 @@ class SecondFactorController {
     record RecoveryCodesMade(List<String> recoveryCodes) {}
 
     /** @param revision by which changes that cross each other are told */
-    record DemandedRoles(Set<Role> roles, int revision) {}
+    record DemandedRoles(Map<Role, Demanded> roles, int revision) {}
 
-    record DemandChange(@NotNull Set<Role> roles) {}
+    record DemandChange(@NotNull Map<Role, @NotNull Demanded> roles) {}
 
     @GetMapping("/api/session/second-factor")
     OwnSecondFactor mine() {
@@ -83,7 +87,7 @@ class SecondFactorController {
         return new OwnSecondFactor(
                 inUse.map(one -> one.since().toString()),
                 inUse.map(InUse::recoveryCodes).orElse(0),
-                demand.isOf(account));
+                demand.of(account));
     }
 
     /** Gives what a device needs to make codes; it is put to use by {@link #putToUse}. */
@@ -131,28 +135,30 @@ class SecondFactorController {
     void removeMine(@Valid @RequestBody PasswordAgain again, HttpServletRequest request) {
         own.require(again.current(), request);
         String account = accounts.here().name();
-        if (demand.isOf(account)) {
+        if (demand.of(account) == Demanded.EITHER && !passkeys.has(account)) {
             throw Problems.refused(
                     HttpStatus.CONFLICT,
                     "second-factor-demanded",
                     "Your practice asks for a second factor in your role. It was not removed.");
         }
-        remove(account);
-    }
-
-    /** For a colleague whose device and recovery codes are lost. */
-    @DeleteMapping("/api/accounts/{name}/second-factor")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void removeOf(@PathVariable String name) {
-        String account = accounts.colleague(name).name();
-        remove(account);
-        events.publishEvent(new SignedOutEverywhere(account, Optional.empty()));
-    }
-
-    private void remove(String account) {
         requireInUse(account);
         factors.remove(account);
         audit.record(Act.ACCOUNT_CHANGED, account + ", second factor removed");
+    }
+
+    /** For a colleague whose devices and recovery codes are lost: the code goes, and every passkey. */
+    @DeleteMapping("/api/accounts/{name}/second-factor")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Transactional
+    void removeOf(@PathVariable String name) {
+        String account = accounts.colleague(name).name();
+        int removed = passkeys.removeAll(account);
+        if (removed == 0) {
+            requireInUse(account);
+        }
+        factors.remove(account);
+        audit.record(Act.ACCOUNT_CHANGED, account + ", second factor removed");
+        events.publishEvent(new SignedOutEverywhere(account, Optional.empty()));
     }
 
     private void requireInUse(String account) {

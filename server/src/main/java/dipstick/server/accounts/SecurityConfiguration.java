@@ -47,6 +47,7 @@ class SecurityConfiguration {
             OpenSessions sessions,
             SecondFactorDemand demand,
             SignInAnswers answers,
+            PasskeySignIn passkeys,
             SignInThrottle throttle,
             AuditLog audit)
             throws Exception {
@@ -68,7 +69,7 @@ class SecurityConfiguration {
                 // What goes on with a request that was let in: a stream ends after its session did.
                 requests -> requests.dispatcherTypeMatchers(DispatcherType.ASYNC)
                         .permitAll()
-                        .requestMatchers("/api/session", "/api/sign-in", "/api/first-account")
+                        .requestMatchers("/api/session", "/api/sign-in/**", "/api/first-account")
                         .permitAll()
                         .requestMatchers("/api/session/**", "/api/colleagues")
                         .authenticated()
@@ -108,6 +109,7 @@ class SecurityConfiguration {
                 .loginProcessingUrl(SignInGuard.ADDRESS)
                 .successHandler(answers)
                 .failureHandler(answers));
+        passkeys.addTo(http);
         http.logout(logout -> logout.logoutUrl("/api/sign-out")
                 .addLogoutHandler((_, _, who) -> Optional.ofNullable(who)
                         .ifPresent(one -> audit.record(one.getName(), Act.SIGNED_OUT, "by themselves")))

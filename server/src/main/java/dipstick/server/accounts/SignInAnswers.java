@@ -53,6 +53,14 @@ class SignInAnswers implements AuthenticationSuccessHandler, AuthenticationFailu
             return;
         }
         writeDown(SignInGuard.account(request));
+        if (!request.getRequestURI().equals(SignInGuard.ADDRESS)) {
+            ProblemResponse.write(
+                    response,
+                    HttpStatus.UNAUTHORIZED,
+                    "passkey-refused",
+                    "The passkey is not known here, or it took too long. Try again, or sign in with your password.");
+            return;
+        }
         SignInGuard.account(request).ifPresent(account -> throttle.failed(account, request.getRemoteAddr()));
         ProblemResponse.write(
                 response,

@@ -11,12 +11,19 @@ import org.springframework.stereotype.Component;
 @Component
 final class SignInProvider extends DaoAuthenticationProvider {
     private final SecondFactors factors;
+    private final SecondFactorDemand demand;
     private final SignInThrottle throttle;
 
-    SignInProvider(AccountUsers users, PasswordEncoder passwords, SecondFactors factors, SignInThrottle throttle) {
+    SignInProvider(
+            AccountUsers users,
+            PasswordEncoder passwords,
+            SecondFactors factors,
+            SecondFactorDemand demand,
+            SignInThrottle throttle) {
         super(users);
         setPasswordEncoder(passwords);
         this.factors = factors;
+        this.demand = demand;
         this.throttle = throttle;
     }
 
@@ -26,6 +33,9 @@ final class SignInProvider extends DaoAuthenticationProvider {
     @Override
     protected void additionalAuthenticationChecks(UserDetails account, UsernamePasswordAuthenticationToken tried) {
         super.additionalAuthenticationChecks(account, tried);
+        if (demand.keepsPasswordOut(account.getUsername())) {
+            throw new CodeWanted(CodeWanted.Why.PASSKEY);
+        }
         if (factors.isInUse(account.getUsername())) {
             requireCode(account.getUsername(), tried.getDetails() instanceof Typed(String code) ? code : "");
         }

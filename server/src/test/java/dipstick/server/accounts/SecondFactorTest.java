@@ -198,11 +198,11 @@ class SecondFactorTest {
         int revision =
                 administrator.get("/api/second-factor").json().get("revision").asInt();
         assertThat(administrator
-                        .put("/api/second-factor", "{\"roles\": [\"CLINICIAN\"]}", "\"" + revision + "\"")
+                        .put("/api/second-factor", "{\"roles\": {\"CLINICIAN\": \"EITHER\"}}", "\"" + revision + "\"")
                         .status())
                 .isEqualTo(200);
         assertThat(administrator
-                        .put("/api/second-factor", "{\"roles\": []}", "\"" + revision + "\"")
+                        .put("/api/second-factor", "{\"roles\": {}}", "\"" + revision + "\"")
                         .status())
                 .isEqualTo(412);
         for (String address :
@@ -222,7 +222,7 @@ class SecondFactorTest {
         clinician.put(MINE, "{\"code\": \"" + codeOf(secret, 0) + "\"}", "");
         assertThat(clinician.get("/api/today").status()).isEqualTo(200);
         assertThat(clinician.post(MINE + "/removed", AGAIN).status()).isEqualTo(409);
-        administrator.put("/api/second-factor", "{\"roles\": []}", "\"" + (revision + 1) + "\"");
+        administrator.put("/api/second-factor", "{\"roles\": {}}", "\"" + (revision + 1) + "\"");
         assertThat(clinician.post(MINE + "/removed", AGAIN).status()).isEqualTo(204);
         assertThat(clinician.post(MINE + "/removed", AGAIN).status()).isEqualTo(404);
     }
@@ -237,5 +237,40 @@ class SecondFactorTest {
         assertThat(one.signsIn("").status()).isEqualTo(204);
         assertThat(administrator.get("/api/audit?act=ACCOUNT_CHANGED").text())
                 .contains("lost-it, second factor set up", "lost-it, second factor removed");
+    }
+
+    @Test
+    void a_passkey_that_is_not_what_was_asked_for_is_kept_by_nobody_and_lets_nobody_in() throws Exception {
+        Visitor visitor = server.signedIn("keyless", Role.CALLER);
+        String passkeys = MINE + "/passkeys";
+        assertThat(visitor.post(passkeys + "/options", "{\"current\": \"another one\"}")
+                        .type())
+                .isEqualTo("urn:dipstick:wrong-password");
+        JsonNode asked = visitor.post(passkeys + "/options", AGAIN).json();
+        assertThat(asked.at("/authenticatorSelection/userVerification").asString())
+                .isEqualTo("required");
+        assertThat(asked.at("/rp/id").asString()).isEqualTo("localhost");
+        assertThat(asked.at("/user/id").asString()).doesNotContain("keyless");
+        for (String made : List.of("{}", "{\"id\": \"x\", \"response\": {\"attestationObject\": \"AAAA\"}}")) {
+            assertThat(visitor.post(passkeys, "{\"label\": \"Phone\", \"made\": " + made + "}")
+                            .type())
+                    .isEqualTo("urn:dipstick:passkey-refused");
+        }
+        assertThat(visitor.get(passkeys).text()).isEqualTo("[]");
+        assertThat(visitor.delete(passkeys + "/AAAA").status()).isEqualTo(404);
+
+        Visitor stranger = server.visitor();
+        stranger.get("/api/session");
+        assertThat(stranger.post("/api/sign-in/passkey/options", "")
+                        .json()
+                        .get("userVerification")
+                        .asString())
+                .isEqualTo("required");
+        for (String answer : List.of("", "{}", "[1]", "{\"id\": \"AAAA\", \"response\": {\"signature\": \"AA\"}}")) {
+            assertThat(stranger.post("/api/sign-in/passkey", answer).type())
+                    .as(answer)
+                    .isEqualTo("urn:dipstick:passkey-refused");
+        }
+        assertThat(stranger.get("/api/today").status()).isEqualTo(401);
     }
 }

@@ -22,7 +22,8 @@ async function dialog(answers: Record<string, unknown> = {}) {
     'GET /api/session/sessions': [HERE, THERE],
     'DELETE /api/session/sessions/b': null,
     'POST /api/session/password': null,
-    'GET /api/session/second-factor': { recoveryCodes: 0, demanded: false },
+    'GET /api/session/second-factor': { recoveryCodes: 0, demanded: 'NOTHING' },
+    'GET /api/session/second-factor/passkeys': [],
     ...answers,
   })
   const wrapper = await shown(OwnAccountDialog, { visible: false })

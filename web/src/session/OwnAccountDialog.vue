@@ -9,9 +9,11 @@ import InputText from 'primevue/inputtext'
 import { reactive, ref, watch } from 'vue'
 import { useSession } from './session'
 import { SHORTEST_PASSWORD } from './passwords'
+import PasskeysPanel from './PasskeysPanel.vue'
 import SecondFactorPanel from './SecondFactorPanel.vue'
 
-/** What each person does about their own account: where it is signed in, its password, its second factor. */
+/** What each person does about their own account: where it is signed in, its password, its second factor
+ * and passkeys. */
 const visible = defineModel<boolean>('visible', { required: true })
 
 const session = useSession()
@@ -126,7 +128,10 @@ function browserWords(browser: string): string {
       </span>
     </form>
     <p v-if="told" role="status">{{ told }}</p>
-    <SecondFactorPanel v-if="visible" />
+    <template v-if="visible">
+      <SecondFactorPanel />
+      <PasskeysPanel />
+    </template>
   </Dialog>
 </template>
 

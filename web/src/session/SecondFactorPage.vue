@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import PasskeysPanel from './PasskeysPanel.vue'
 import SecondFactorPanel from './SecondFactorPanel.vue'
 import { useSession } from './session'
 
@@ -10,6 +11,11 @@ const session = useSession()
 <template>
   <main class="page first">
     <h1>One thing first, {{ session.signedIn?.displayName }}</h1>
+    <p>
+      Your practice asks for more than a password in your role: a passkey, or, unless it says
+      otherwise, a code from a device of yours.
+    </p>
+    <PasskeysPanel @set-up="session.reload()" />
     <SecondFactorPanel @set-up="session.reload()" />
     <p><Button text label="Sign out" @click="session.signOut()" /></p>
   </main>

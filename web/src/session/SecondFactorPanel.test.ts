@@ -9,8 +9,8 @@ afterEach(() => {
 })
 
 const ADDRESS = '/api/session/second-factor'
-const NONE = { recoveryCodes: 0, demanded: false }
-const IN_USE = { since: '2026-11-27T08:00:00Z', recoveryCodes: 1, demanded: false }
+const NONE = { recoveryCodes: 0, demanded: 'NOTHING' }
+const IN_USE = { since: '2026-11-27T08:00:00Z', recoveryCodes: 1, demanded: 'NOTHING' }
 const OFFERED = {
   secret: 'ABCDEFGH',
   address: 'otpauth://totp/x',
@@ -62,6 +62,6 @@ it('tells how many recovery codes are left, and is not removed where it is asked
   const free = await panel(IN_USE)
   expect(free.wrapper.text()).toContain('1 recovery code is left')
   expect(free.wrapper.text()).toContain('Remove it')
-  const asked = await panel({ ...IN_USE, demanded: true })
+  const asked = await panel({ ...IN_USE, demanded: 'EITHER' })
   expect(asked.wrapper.text()).not.toContain('Remove it')
 })

@@ -83,7 +83,7 @@ function readAgain() {
 
 <template>
   <section aria-label="Second factor">
-    <h3>Second factor</h3>
+    <h3>A code besides the password</h3>
     <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
     <template v-if="recoveryCodes.length">
       <p>
@@ -125,13 +125,8 @@ function readAgain() {
         {{ count(mine.recoveryCodes) }}
         {{ mine.recoveryCodes === 1 ? 'recovery code is' : 'recovery codes are' }} left.
       </p>
-      <p v-else class="whole">
-        {{
-          mine.demanded
-            ? 'Your practice asks for a second factor in your role. With it'
-            : 'With a second factor'
-        }}
-        a code from a device of yours is asked for besides the password: a password that somebody
+      <p v-else class="whole quiet">
+        A code from a device of yours is asked for besides the password: a password that somebody
         got to know is not enough then.
       </p>
       <label for="factor-password">Your password</label>
@@ -150,7 +145,7 @@ function readAgain() {
           :loading="saving"
         />
         <Button
-          v-if="mine.since && !mine.demanded"
+          v-if="mine.since && mine.demanded === 'NOTHING'"
           type="button"
           text
           label="Remove it"

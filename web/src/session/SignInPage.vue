@@ -4,6 +4,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import FirstAccountForm from './FirstAccountForm.vue'
+import { canUsePasskeys } from './passkeys'
 import { useSession } from './session'
 
 const session = useSession()
@@ -16,11 +17,15 @@ const problem = ref('')
 const busy = ref(false)
 const demoAccounts = computed(() => session.current?.demoAccounts ?? [])
 
-async function signIn() {
+function signIn() {
+  return trying(() => session.signIn(name.value, password.value, code.value))
+}
+
+async function trying(way: () => Promise<void>) {
   busy.value = true
   problem.value = ''
   try {
-    await session.signIn(name.value, password.value, code.value)
+    await way()
   } catch (failure) {
     const type = failure instanceof Problem ? failure.type : ''
     codeWanted.value = ['code-wanted', 'code-refused'].includes(type)
@@ -75,6 +80,14 @@ function fillIn(account: { name: string; password: string }) {
         </template>
         <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
         <Button type="submit" label="Sign in" :loading="busy" />
+        <Button
+          v-if="canUsePasskeys()"
+          type="button"
+          text
+          label="Sign in with a passkey"
+          :disabled="busy"
+          @click="trying(session.signInWithPasskey)"
+        />
       </form>
 
       <section v-if="demoAccounts.length" class="demo" aria-label="Demo accounts">

@@ -2,6 +2,7 @@ import { send, sentenceOf, whenSignedOut, type Schemas } from '@/api/client'
 import { keepZone } from '@/days'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import { answerWithPasskey } from './passkeys'
 
 export type Role = Schemas['SignedIn']['roles'][number]
 
@@ -36,6 +37,11 @@ export const useSession = defineStore('session', () => {
     await reload()
   }
 
+  async function signInWithPasskey(): Promise<void> {
+    await answerWithPasskey()
+    await reload()
+  }
+
   async function signOut(): Promise<void> {
     await send('/api/sign-out', { method: 'POST' })
     await reload()
@@ -58,6 +64,7 @@ export const useSession = defineStore('session', () => {
     load,
     reload,
     signIn,
+    signInWithPasskey,
     signOut,
   }
 })

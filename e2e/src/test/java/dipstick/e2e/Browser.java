@@ -23,7 +23,10 @@ import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.ExpectedCondition;
+import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
+import org.openqa.selenium.virtualauthenticator.VirtualAuthenticator;
+import org.openqa.selenium.virtualauthenticator.VirtualAuthenticatorOptions;
 
 /** Headless Chromium at 1280 by 800, with the few gestures that the tests need. */
 final class Browser implements AutoCloseable {
@@ -31,6 +34,7 @@ final class Browser implements AutoCloseable {
 
     private final ChromeDriver driver;
     private final WebDriverWait wait;
+    private VirtualAuthenticator device;
 
     Browser(Path downloads) throws IOException {
         ChromeOptions options = new ChromeOptions();
@@ -67,6 +71,21 @@ final class Browser implements AutoCloseable {
         driver.executeCdpCommand(
                 "Emulation.setDeviceMetricsOverride",
                 Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+    }
+
+    /** A device that keeps passkeys, and whose owner is always the right one. */
+    void plugInDevice() {
+        VirtualAuthenticatorOptions options = new VirtualAuthenticatorOptions()
+                .setTransport(VirtualAuthenticatorOptions.Transport.INTERNAL)
+                .setHasResidentKey(true)
+                .setHasUserVerification(true)
+                .setIsUserVerified(true);
+        device = driver.addVirtualAuthenticator(options);
+    }
+
+    /** Whether the device can tell that it is its owner. */
+    void ownerIsThere(boolean there) {
+        device.setUserVerified(there);
     }
 
     /** What of the page cannot be seen whole, because it goes beyond the window's edge or what holds it. */
@@ -185,6 +204,11 @@ final class Browser implements AutoCloseable {
         clickOn("[aria-label=\"" + label + "\"][role=combobox], .p-select:has([aria-label=\"" + label + "\"])");
         retrying(() -> find(By.xpath("//li[@role='option'][normalize-space()=\"" + option + "\"]"))
                 .click());
+    }
+
+    /** An option of a plain list of choices. */
+    void pick(String css, String option) {
+        new Select(find(css)).selectByVisibleText(option);
     }
 
     String text(String css) {

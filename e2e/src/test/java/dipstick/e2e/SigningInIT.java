@@ -6,6 +6,7 @@ import java.nio.ByteBuffer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.Locale;
 import javax.crypto.Mac;
 import javax.crypto.spec.SecretKeySpec;
 import org.junit.jupiter.api.AfterAll;
@@ -21,7 +22,7 @@ import org.junit.jupiter.api.io.TempDir;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class SigningInIT {
     private static final String PASSWORD = "a long password";
-    private static final String FACTOR = "[aria-label='A code besides the password']";
+    private static final String FACTOR = "[aria-label='Second factor']";
 
     @TempDir
     static Path folder;
@@ -76,8 +77,8 @@ class SigningInIT {
         ByteBuffer key = ByteBuffer.allocate(secret.length() * 5 / 8);
         int bits = 0;
         long held = 0;
-        for (char letter : secret.toCharArray()) {
-            held = held << 5 | "ABCDEFGHIJKLMNOPQRSTUVWXYZ234567".indexOf(letter);
+        for (int i = 0; i < secret.length(); i++) {
+            held = held << 5 | "ABCDEFGHIJKLMNOPQRSTUVWXYZ234567".indexOf(secret.charAt(i));
             bits += 5;
             if (bits >= 8) {
                 bits -= 8;
@@ -90,7 +91,7 @@ class SigningInIT {
                 .putLong(Instant.now().getEpochSecond() / 30)
                 .array());
         int number = ByteBuffer.wrap(hash).getInt(hash[hash.length - 1] & 15) & Integer.MAX_VALUE;
-        return String.format("%06d", number % 1_000_000);
+        return String.format(Locale.ROOT, "%06d", number % 1_000_000);
     }
 
     @Test

@@ -96,7 +96,12 @@ public final class RunningServer {
 
     /** Somebody at a browser of their own, not signed in. */
     public Visitor visitor() {
-        return new Visitor();
+        return new Visitor("");
+    }
+
+    /** A program that shows a token. */
+    public Visitor program(String token) {
+        return new Visitor(token);
     }
 
     /** What came back: the status, and the JSON where there is any. */
@@ -113,8 +118,13 @@ public final class RunningServer {
     /** Keeps cookies and sends the token that changes need. */
     public final class Visitor {
         private final CookieManager cookies = new CookieManager();
+        private final String token;
         private final HttpClient client =
                 HttpClient.newBuilder().cookieHandler(cookies).build();
+
+        private Visitor(String token) {
+            this.token = token;
+        }
 
         public Visitor signIn(String name, String password) throws Exception {
             get("/api/session");
@@ -238,6 +248,9 @@ public final class RunningServer {
 
         private HttpRequest.Builder request(String path) {
             HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path));
+            if (!token.isEmpty()) {
+                return request.header("Authorization", "Bearer " + token);
+            }
             cookies.getCookieStore().getCookies().stream()
                     .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
                     .map(HttpCookie::getValue)

@@ -11,7 +11,7 @@ import org.springframework.stereotype.Component;
  * it is slowed as signing in is.
  */
 @Component
-class OwnPassword {
+public class OwnPassword {
     private final Accounts accounts;
     private final SignInThrottle throttle;
 
@@ -20,7 +20,8 @@ class OwnPassword {
         this.throttle = throttle;
     }
 
-    void require(String given, HttpServletRequest request) {
+    /** Refused where it is another one, or after too many wrong ones. */
+    public void require(String given, HttpServletRequest request) {
         String account = accounts.here().name();
         Duration wait = throttle.mustWait(account, request.getRemoteAddr());
         if (!wait.isZero()) {

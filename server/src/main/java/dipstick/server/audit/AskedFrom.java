@@ -7,7 +7,7 @@ import org.springframework.web.context.request.ServletRequestAttributes;
 /**
  * Where something was asked for; both empty for what Dipstick does by itself.
  *
- * @param session by which several acts of one sign-in are told; nobody can get in with it
+ * @param session by which several acts of one sign-in, or with one token, are told; nobody can get in with it
  */
 record AskedFrom(String address, String session) {
     private static final int SHOWN = 10;
@@ -16,9 +16,16 @@ record AskedFrom(String address, String session) {
         if (!(RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes asked)) {
             return new AskedFrom("", "");
         }
+        Object token = asked.getRequest().getAttribute(AuditLog.BY_TOKEN);
+        if (token != null) {
+            return new AskedFrom(asked.getRequest().getRemoteAddr(), "token " + shortened(token.toString()));
+        }
         var session = asked.getRequest().getSession(false);
         return new AskedFrom(
-                asked.getRequest().getRemoteAddr(),
-                session == null ? "" : Fingerprint.of(session.getId()).substring(0, SHOWN));
+                asked.getRequest().getRemoteAddr(), session == null ? "" : shortened(Fingerprint.of(session.getId())));
+    }
+
+    private static String shortened(String id) {
+        return id.substring(0, SHOWN);
     }
 }

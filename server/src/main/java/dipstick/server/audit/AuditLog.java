@@ -12,6 +12,9 @@ import org.springframework.stereotype.Component;
 /** Writes down what somebody did; nothing is ever changed ({@link AuditChain}). */
 @Component
 public class AuditLog {
+    /** The attribute of a request that a program made, with the id of the token that it showed. */
+    public static final String BY_TOKEN = AuditLog.class.getName() + ".token";
+
     private static final Duration AGAIN = Duration.ofMinutes(10);
 
     private final AuditMapper entries;

@@ -24,6 +24,7 @@ async function dialog(answers: Record<string, unknown> = {}) {
     'POST /api/session/password': null,
     'GET /api/session/second-factor': { recoveryCodes: 0, demanded: 'NOTHING' },
     'GET /api/session/second-factor/passkeys': [],
+    'GET /api/session/tokens': { tokens: [], mayBeGiven: [] },
     ...answers,
   })
   const wrapper = await shown(OwnAccountDialog, { visible: false })

@@ -9,11 +9,12 @@ import InputText from 'primevue/inputtext'
 import { reactive, ref, watch } from 'vue'
 import { useSession } from './session'
 import { SHORTEST_PASSWORD } from './passwords'
+import TokensPanel from './TokensPanel.vue'
 import PasskeysPanel from './PasskeysPanel.vue'
 import SecondFactorPanel from './SecondFactorPanel.vue'
 
 /** What each person does about their own account: where it is signed in, its password, its second factor
- * and passkeys. */
+ * and passkeys, and tokens for programs. */
 const visible = defineModel<boolean>('visible', { required: true })
 
 const session = useSession()
@@ -75,67 +76,78 @@ function browserWords(browser: string): string {
     v-model:visible="visible"
     modal
     :header="session.signedIn?.displayName ?? ''"
-    :style="{ width: '560px', maxWidth: '97vw' }"
+    :style="{ width: '1000px', maxWidth: '97vw' }"
   >
-    <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
-    <h3>Signed in</h3>
-    <p v-if="!sessions" class="quiet" role="status">Looking where …</p>
-    <ul v-else class="sessions">
-      <li v-for="one in sessions" :key="one.id">
-        <span>
-          {{ browserWords(one.browser) }}, {{ one.address }}
-          <span class="quiet">since {{ timeWords(one.since) }}</span>
-        </span>
-        <strong v-if="one.here">here</strong>
-        <button v-else class="word" @click="end(one.id)">Sign out there</button>
-      </li>
-    </ul>
-    <h3>Another password</h3>
-    <form class="form" @submit.prevent="change">
-      <label for="own-current">The one now</label>
-      <InputText
-        id="own-current"
-        v-model="draft.current"
-        type="password"
-        autocomplete="current-password"
-        required
-      />
-      <label for="own-password">The new one</label>
-      <InputText
-        id="own-password"
-        v-model="draft.password"
-        type="password"
-        autocomplete="new-password"
-        :minlength="SHORTEST_PASSWORD"
-        required
-      />
-      <label for="own-again">Once more</label>
-      <InputText
-        id="own-again"
-        v-model="draft.again"
-        type="password"
-        autocomplete="new-password"
-        required
-      />
-      <span></span>
-      <span class="quiet">
-        {{ SHORTEST_PASSWORD }} characters or more; a few words are easy to remember.
-      </span>
-      <span></span>
-      <span class="buttons">
-        <Button type="submit" label="Change it" :loading="saving" />
-        <Button type="button" text label="Close" @click="visible = false" />
-      </span>
-    </form>
-    <p v-if="told" role="status">{{ told }}</p>
-    <template v-if="visible">
-      <SecondFactorPanel />
-      <PasskeysPanel />
-    </template>
+    <div class="sides">
+      <section aria-label="Password">
+        <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
+        <h3>Signed in</h3>
+        <p v-if="!sessions" class="quiet" role="status">Looking where …</p>
+        <ul v-else class="sessions">
+          <li v-for="one in sessions" :key="one.id">
+            <span>
+              {{ browserWords(one.browser) }}, {{ one.address }}
+              <span class="quiet">since {{ timeWords(one.since) }}</span>
+            </span>
+            <strong v-if="one.here">here</strong>
+            <button v-else class="word" @click="end(one.id)">Sign out there</button>
+          </li>
+        </ul>
+        <h3>Another password</h3>
+        <form class="form" @submit.prevent="change">
+          <label for="own-current">The one now</label>
+          <InputText
+            id="own-current"
+            v-model="draft.current"
+            type="password"
+            autocomplete="current-password"
+            required
+          />
+          <label for="own-password">The new one</label>
+          <InputText
+            id="own-password"
+            v-model="draft.password"
+            type="password"
+            autocomplete="new-password"
+            :minlength="SHORTEST_PASSWORD"
+            required
+          />
+          <label for="own-again">Once more</label>
+          <InputText
+            id="own-again"
+            v-model="draft.again"
+            type="password"
+            autocomplete="new-password"
+            required
+          />
+          <span></span>
+          <span class="quiet">
+            {{ SHORTEST_PASSWORD }} characters or more; a few words are easy to remember.
+          </span>
+          <span></span>
+          <span class="buttons">
+            <Button type="submit" label="Change it" :loading="saving" />
+            <Button type="button" text label="Close" @click="visible = false" />
+          </span>
+        </form>
+        <p v-if="told" role="status">{{ told }}</p>
+        <TokensPanel v-if="visible" />
+      </section>
+      <div v-if="visible">
+        <SecondFactorPanel />
+        <PasskeysPanel />
+      </div>
+    </div>
   </Dialog>
 </template>
 
 <style scoped>
+.sides {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(400px, 100%), 1fr));
+  gap: 0 40px;
+}
+
 .sessions {
   list-style: none;
   margin: 0 0 14px;

@@ -14,6 +14,7 @@ const ADDRESS = '/api/session/tokens'
 const WORDS: Record<Scope, string> = {
   LISTS_READ: 'fetches your lists',
   RECORDS_BRING_IN: 'brings people and records in',
+  HEALTH_READ: 'watches whether the server is well',
 }
 const EMPTY = { label: '', current: '', scopes: [] as Scope[], days: 90 }
 

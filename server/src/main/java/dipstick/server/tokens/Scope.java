@@ -26,7 +26,9 @@ enum Scope {
             "DELETE /api/imports/{id}",
             "GET /api/imports/{id}/problems",
             "POST /api/imports/{id}/take",
-            "GET /api/records/standing");
+            "GET /api/records/standing"),
+    /** See whether the server is well. */
+    HEALTH_READ(Set.of(Role.ADMINISTRATOR), "GET /actuator/**");
 
     /** A kind of request. */
     record Door(HttpMethod method, String path) {}

@@ -41,7 +41,8 @@ class Room {
                 : "";
     }
 
-    private long left() {
+    /** Bytes on the disk of the data folder. */
+    long left() {
         try {
             return Files.getFileStore(practice.data()).getUsableSpace();
         } catch (IOException unknown) {

@@ -1,0 +1,123 @@
+package dipstick.server.upkeep;
+
+import dipstick.server.practice.Today;
+import dipstick.server.records.Views;
+import io.micrometer.core.instrument.Gauge;
+import io.micrometer.core.instrument.MeterRegistry;
+import io.micrometer.core.instrument.binder.MeterBinder;
+import java.time.Duration;
+import java.util.Optional;
+import java.util.function.Supplier;
+import org.springframework.boot.health.contributor.Health;
+import org.springframework.boot.health.contributor.HealthIndicator;
+import org.springframework.boot.health.contributor.Status;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** What watches the server is told besides what every server tells: room, records, backups; and their figures. */
+@Configuration
+class Wellness {
+    /** Pages go on, but somebody has to do something before they do not. */
+    private static final Status ATTENTION = new Status("ATTENTION");
+
+    /** A renewal that failed is tried again by itself. */
+    private static final Duration LONGEST_BEHIND = Duration.ofMinutes(15);
+
+    /** One a day, and some hours for a server that was off at night. */
+    private static final Duration OLDEST_BACKUP = Duration.ofHours(36);
+
+    private final Room room;
+    private final Views views;
+    private final Backups backups;
+    private final Today today;
+
+    Wellness(Room room, Views views, Backups backups, Today today) {
+        this.room = room;
+        this.views = views;
+        this.backups = backups;
+        this.today = today;
+    }
+
+    @Bean
+    HealthIndicator roomHealthIndicator() {
+        return () -> health(room.words(), "bytesLeft", room.left());
+    }
+
+    @Bean
+    HealthIndicator recordsHealthIndicator() {
+        return () -> {
+            Duration behind = behind();
+            return health(
+                    behind.compareTo(LONGEST_BEHIND) < 0 ? "" : "Records are kept that no page shows yet.",
+                    "secondsBehind",
+                    behind.toSeconds());
+        };
+    }
+
+    @Bean
+    HealthIndicator backupHealthIndicator() {
+        return () -> {
+            Optional<Duration> age = backupAge();
+            if (age.isEmpty()) {
+                return Health.status(ATTENTION)
+                        .withDetail("words", "There is no backup yet.")
+                        .build();
+            }
+            boolean old = age.get().compareTo(OLDEST_BACKUP) > 0;
+            return health(
+                    old ? "The last backup is old. " + backups.problem() : backups.problem(),
+                    "secondsOld",
+                    age.get().toSeconds());
+        };
+    }
+
+    /** @param words why somebody has to do something; empty where nobody has to */
+    private static Health health(String words, String figure, long value) {
+        Health.Builder health =
+                words.isBlank() ? Health.up() : Health.status(ATTENTION).withDetail("words", words.strip());
+        return health.withDetail(figure, value).build();
+    }
+
+    @Bean
+    MeterBinder dipstickMeters() {
+        return this::bind;
+    }
+
+    private void bind(MeterRegistry registry) {
+        gauge(
+                registry,
+                "dipstick.people",
+                "People on file",
+                () -> views.current().population().size());
+        gauge(
+                registry,
+                "dipstick.records",
+                "Event records on file",
+                () -> views.current().population().events().size());
+        gauge(
+                registry,
+                "dipstick.records.behind.seconds",
+                "For how long records are kept that no page shows",
+                () -> behind().toSeconds());
+        gauge(registry, "dipstick.room.bytes", "Room left on the disk of the data folder", room::left);
+        gauge(
+                registry,
+                "dipstick.backup.age.seconds",
+                "Age of the last backup; none where there is no backup",
+                () -> backupAge().<Number>map(Duration::toSeconds).orElse(Double.NaN));
+    }
+
+    private static void gauge(MeterRegistry registry, String name, String words, Supplier<Number> value) {
+        Gauge.builder(name, value).description(words).register(registry);
+    }
+
+    private Duration behind() {
+        return views.behindSince()
+                .map(since -> Duration.between(since, today.now()))
+                .orElse(Duration.ZERO);
+    }
+
+    private Optional<Duration> backupAge() {
+        return backups.kept().stream().findFirst().map(Backups.Kept::at).map(at -> Duration.between(at, today.now()));
+    }
+}

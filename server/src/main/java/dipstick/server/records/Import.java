@@ -1,6 +1,7 @@
 package dipstick.server.records;
 
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.concurrent.atomic.AtomicReference;
 
 /** One file on its way in: uploaded, read through, then taken or left. */
@@ -10,14 +11,16 @@ final class Import {
     private final String fileName;
     private final long bytes;
     private final Path file;
+    private final Instant receivedAt;
     private final AtomicReference<State> state = new AtomicReference<>(new State.Checking(0));
 
-    Import(String id, FileKind kind, String fileName, long bytes, Path file) {
+    Import(String id, FileKind kind, String fileName, long bytes, Path file, Instant receivedAt) {
         this.id = id;
         this.kind = kind;
         this.fileName = fileName;
         this.bytes = bytes;
         this.file = file;
+        this.receivedAt = receivedAt;
     }
 
     /** Where the file is on its way; sizes are in bytes of the file. */
@@ -53,6 +56,15 @@ final class Import {
 
     Path file() {
         return file;
+    }
+
+    /** Whether nobody did anything with it since then, and nothing is being done with it now. */
+    boolean isLeftSince(Instant then) {
+        return receivedAt.isBefore(then)
+                && switch (state()) {
+                    case State.Checking _, State.Taking _ -> false;
+                    case State.Checked _, State.Taken _, State.Failed _ -> true;
+                };
     }
 
     Path problemsFile() {

@@ -17,6 +17,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -26,9 +27,11 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import java.util.function.LongConsumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -44,6 +47,8 @@ class Imports {
 
     private static final String NOTHING_TAKEN = "Something went wrong on our side while the file was read. Nothing of"
             + " it was taken; what was there before is kept. Try again.";
+
+    private static final Duration LEFT_AFTER = Duration.ofHours(1);
 
     private final RecordsWriter writer;
     private final ImportLogMapper log;
@@ -87,8 +92,14 @@ class Imports {
         Files.createDirectories(folder);
         String id = UUID.randomUUID().toString();
         Path file = folder.resolve(id + ".upload");
-        long size = Files.copy(bytes, file);
-        Import received = new Import(id, kind, fileName, size, file);
+        long size;
+        try {
+            size = Files.copy(bytes, file);
+        } catch (IOException brokenOff) {
+            Files.deleteIfExists(file);
+            throw brokenOff;
+        }
+        Import received = new Import(id, kind, fileName, size, file, today.now());
         imports.put(id, received);
         checking.execute(() -> check(received));
         return received;
@@ -120,6 +131,16 @@ class Imports {
         imports.remove(one.id());
         Files.deleteIfExists(one.file());
         Files.deleteIfExists(one.problemsFile());
+    }
+
+    /** What nobody took in an hour goes: it is of people, and lies about. */
+    @Scheduled(fixedDelay = 10, timeUnit = TimeUnit.MINUTES)
+    void forgetWhatWasLeft() throws IOException {
+        for (Import one : List.copyOf(imports.values())) {
+            if (one.isLeftSince(today.now().minus(LEFT_AFTER))) {
+                forget(one);
+            }
+        }
     }
 
     private void check(Import one) {

@@ -8,13 +8,18 @@ import dipstick.core.population.Population;
 import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Visitor;
+import dipstick.server.SetClock;
 import dipstick.server.accounts.Role;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -119,6 +124,29 @@ class ImportTest {
     private static List<String> people(RunningServer server) {
         Population records = server.bean(Views.class).current().population();
         return IntStream.range(0, records.size()).mapToObj(records::idOf).toList();
+    }
+
+    @Test
+    void a_file_that_nobody_takes_is_gone_after_an_hour(@TempDir Path folder) throws Exception {
+        SetClock clock = SetClock.onThe(LocalDate.of(2026, 11, 27));
+        RunningServer own = RunningServer.over(folder, clock);
+        Visitor orla = own.signedIn("orla", Role.COORDINATOR);
+        String left = read(orla, "id\na1\n");
+        clock.set(clock.instant().plus(Duration.ofMinutes(59)));
+        own.bean(Imports.class).forgetWhatWasLeft();
+        String later = read(orla, "id\na2\n");
+        clock.set(clock.instant().plus(Duration.ofMinutes(2)));
+        own.bean(Imports.class).forgetWhatWasLeft();
+        assertThat(orla.get(left).status()).isEqualTo(404);
+        assertThat(orla.post(left + "/take", "").json().get("detail").asString())
+                .contains("send it again");
+        assertThat(orla.post(later + "/take", "").status()).isEqualTo(200);
+        own.stop();
+        try (Stream<Path> files = Files.list(folder.resolve("incoming"))) {
+            assertThat(files)
+                    .noneMatch(
+                            file -> left.endsWith(file.getFileName().toString().replaceAll("\\..*", "")));
+        }
     }
 
     @Test

@@ -43,4 +43,16 @@ class TokenSecurity {
                 "This token is not for that: a token opens what its scopes name, and nothing else.")));
         return http.build();
     }
+
+    /** To whoever shows no token there is nothing where programs are told how the server is. */
+    @Bean
+    @Order(2)
+    SecurityFilterChain nothingForOthers(HttpSecurity http) {
+        http.securityMatcher("/actuator/**");
+        http.authorizeHttpRequests(requests -> requests.anyRequest().denyAll());
+        http.exceptionHandling(errors -> errors.authenticationEntryPoint(
+                        (_, response, _) -> ProblemResponse.write(response, HttpStatus.NOT_FOUND))
+                .accessDeniedHandler((_, response, _) -> ProblemResponse.write(response, HttpStatus.NOT_FOUND)));
+        return http.build();
+    }
 }

@@ -3,9 +3,11 @@ package dipstick.server.web;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.MessageSourceResolvable;
 import org.springframework.core.NestedExceptionUtils;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpHeaders;
@@ -16,6 +18,9 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.core.AuthenticationException;
+import org.springframework.validation.Errors;
+import org.springframework.validation.method.ParameterErrors;
+import org.springframework.validation.method.ParameterValidationResult;
 import org.springframework.web.ErrorResponseException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.MissingRequestHeaderException;
@@ -23,6 +28,7 @@ import org.springframework.web.bind.ServletRequestBindingException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.HandlerMethodValidationException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
 /** Turns whatever goes wrong into a problem detail; nobody ever sees a stack trace. */
@@ -36,18 +42,37 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> handleMethodArgumentNotValid(
             MethodArgumentNotValidException invalid, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return incomplete(spots(invalid));
+    }
+
+    /** As it is raised where an address has rules of its own besides what is sent. */
+    @Override
+    protected ResponseEntity<Object> handleHandlerMethodValidationException(
+            HandlerMethodValidationException invalid, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return incomplete(invalid.getParameterValidationResults().stream().flatMap(ProblemAdvice::spotsOf));
+    }
+
+    private static ResponseEntity<Object> incomplete(Stream<Map<String, String>> spots) {
         ProblemDetail problem = Problems.problem(
                 HttpStatus.UNPROCESSABLE_CONTENT, "incomplete", "Some of what was filled in does not fit.");
-        problem.setProperty(
-                "errors",
-                invalid.getFieldErrors().stream()
-                        .map(error -> Map.of(
-                                "pointer",
-                                "/" + error.getField(),
-                                "message",
-                                String.valueOf(error.getDefaultMessage())))
-                        .toList());
+        problem.setProperty("errors", spots.toList());
         return ResponseEntity.unprocessableContent().body(problem);
+    }
+
+    private static Stream<Map<String, String>> spotsOf(ParameterValidationResult result) {
+        if (result instanceof ParameterErrors errors) {
+            return spots(errors);
+        }
+        String name = String.valueOf(result.getMethodParameter().getParameterName());
+        return result.getResolvableErrors().stream().map(error -> spot(name, error));
+    }
+
+    private static Stream<Map<String, String>> spots(Errors errors) {
+        return errors.getFieldErrors().stream().map(error -> spot(error.getField(), error));
+    }
+
+    private static Map<String, String> spot(String name, MessageSourceResolvable error) {
+        return Map.of("pointer", "/" + name, "message", String.valueOf(error.getDefaultMessage()));
     }
 
     @Override

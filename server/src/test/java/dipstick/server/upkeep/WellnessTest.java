@@ -55,8 +55,8 @@ class WellnessTest {
     void it_is_told_to_a_token_alone() throws Exception {
         for (String address :
                 new String[] {"/actuator", "/actuator/health", "/actuator/prometheus", "/actuator/none"}) {
-            assertThat(server.visitor().get(address).status()).as(address).isEqualTo(401);
-            assertThat(administrator.get(address).status()).as(address).isEqualTo(403);
+            assertThat(server.visitor().get(address).status()).as(address).isEqualTo(404);
+            assertThat(administrator.get(address).status()).as(address).isEqualTo(404);
         }
         assertThat(watcher.get("/actuator/health/liveness").json().get("status").asString())
                 .isEqualTo("UP");

@@ -6,6 +6,7 @@ import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Reply;
 import dipstick.server.RunningServer.Visitor;
+import dipstick.server.accounts.Role;
 import java.net.Socket;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
@@ -60,6 +61,20 @@ class LimitsTest {
                 socket.close();
             }
         }
+    }
+
+    @Test
+    void what_does_not_fit_is_named_also_where_the_address_has_rules_of_its_own() throws Exception {
+        Visitor administrator = People.signedIn(Role.ADMINISTRATOR);
+        String change = "{\"displayName\": \"\", \"roles\": [\"CALLER\"], \"provider\": \"\", \"ownPeopleOnly\": false,"
+                + " \"givenListsOnly\": false, \"closed\": false}";
+        Reply refused = administrator.put("/api/accounts/somebody", change, "\"0\"");
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text()).contains("\"/displayName\"", "\"/password\"");
+        assertThat(administrator
+                        .put("/api/accounts/" + "n".repeat(61), change, "\"0\"")
+                        .text())
+                .contains("\"/name\"");
     }
 
     @Test

@@ -2,6 +2,7 @@ package dipstick.server.accounts.passkeys;
 
 import java.time.Instant;
 import java.util.List;
+import org.springframework.dao.DataAccessException;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.web.webauthn.api.AuthenticatorAttestationResponse;
 import org.springframework.security.web.webauthn.api.PublicKeyCredential;
@@ -70,6 +71,8 @@ public class Passkeys {
             operations.registerCredential(
                     new ImmutableRelyingPartyRegistrationRequest(asked, new RelyingPartyPublicKey(credential, label)));
             return true;
+        } catch (DataAccessException ours) {
+            throw ours;
         } catch (RuntimeException notWhatWasAskedFor) {
             // The library says so with many kinds of exceptions; what a device sent is nobody's mistake to look into.
             return false;

@@ -152,4 +152,8 @@ form > button {
 .demo li {
   margin: 4px 0;
 }
+
+.demo .quiet {
+  margin-left: 8px;
+}
 </style>

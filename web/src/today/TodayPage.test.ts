@@ -99,14 +99,14 @@ describe('Today', () => {
     const wrapper = await today(NOTHING)
     expect(wrapper.text()).toContain('Nothing of yours is due.')
     expect(wrapper.text()).toContain('Nobody joined a list of yours.')
-    expect(wrapper.text()).toContain('Nobody who is on a list has an appointment on record')
+    expect(wrapper.text()).toContain('Nobody on a list has an appointment on record')
     expect(wrapper.text()).not.toContain('Handed over to me')
   })
 
   it('says whose people it tells of where others may not be seen', async () => {
     const none = await today({ ...NOTHING, peopleOf: 'Dr Marl' })
-    expect(none.text()).toContain('Nobody of Dr Marl’s people joined a list of yours.')
-    expect(none.text()).toContain('Nobody of Dr Marl’s people who is on a list has')
+    expect(none.text()).toContain('None of Dr Marl’s people joined a list of yours.')
+    expect(none.text()).toContain('None of Dr Marl’s people on a list has')
     const some = await today({ ...DAY, peopleOf: 'Dr Marl' })
     expect(some.text()).toContain('Counted are Dr Marl’s people.')
   })

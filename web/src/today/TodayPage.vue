@@ -26,7 +26,7 @@ const { data: records } = useQuery({
 
 /** Whoever may see their own people only is told of nobody else. */
 const nobody = computed(() =>
-  day.value?.peopleOf ? `Nobody of ${day.value.peopleOf}’s people` : 'Nobody',
+  day.value?.peopleOf ? `None of ${day.value.peopleOf}’s people` : 'Nobody',
 )
 
 function address(list: string): string {
@@ -93,7 +93,7 @@ function address(list: string): string {
           Coming in this week <span class="quiet">{{ count(day.comingIn.length) }}</span>
         </h2>
         <p v-if="day.comingIn.length === 0" class="quiet">
-          {{ nobody }} who is on a list has an appointment on record for the next seven days.
+          {{ nobody }} on a list has an appointment on record for the next seven days.
         </p>
         <ol class="coming">
           <li v-for="one in day.comingIn" :key="one.person.id" :class="{ now: one.today }">

@@ -83,7 +83,7 @@ function browserWords(browser: string): string {
         <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
         <h3>Signed in</h3>
         <p v-if="!sessions" class="quiet" role="status">Looking where …</p>
-        <ul v-else class="sessions">
+        <ul v-else class="lines sessions">
           <li v-for="one in sessions" :key="one.id">
             <span>
               {{ browserWords(one.browser) }}, {{ one.address }}
@@ -146,18 +146,5 @@ function browserWords(browser: string): string {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(400px, 100%), 1fr));
   gap: 0 40px;
-}
-
-.sessions {
-  list-style: none;
-  margin: 0 0 14px;
-  padding: 0;
-}
-
-.sessions li {
-  display: flex;
-  justify-content: space-between;
-  gap: 12px;
-  padding: 3px 0;
 }
 </style>

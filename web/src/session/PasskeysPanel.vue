@@ -7,6 +7,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { reactive } from 'vue'
 import { canUsePasskeys, makePasskey } from './passkeys'
+import PasswordAgain from './PasswordAgain.vue'
 
 /** The passkeys of whoever is signed in. */
 const emit = defineEmits<{ setUp: [] }>()
@@ -47,7 +48,7 @@ async function readAgain() {
     <h3>Passkeys</h3>
     <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
     <p v-if="!passkeys && !error" class="quiet" role="status">Looking which there are …</p>
-    <ul v-else-if="passkeys?.length" class="passkeys">
+    <ul v-else-if="passkeys?.length" class="lines">
       <li v-for="one in passkeys" :key="one.id">
         <span>
           {{ one.label }}
@@ -72,14 +73,7 @@ async function readAgain() {
         placeholder="as you call it"
         required
       />
-      <label for="passkey-password">Your password</label>
-      <InputText
-        id="passkey-password"
-        v-model="draft.current"
-        type="password"
-        autocomplete="current-password"
-        required
-      />
+      <PasswordAgain id="passkey-password" v-model="draft.current" />
       <span></span>
       <span class="buttons"><Button type="submit" label="Make a passkey" :loading="saving" /></span>
     </form>
@@ -88,18 +82,3 @@ async function readAgain() {
     </p>
   </section>
 </template>
-
-<style scoped>
-.passkeys {
-  list-style: none;
-  margin: 0 0 14px;
-  padding: 0;
-}
-
-.passkeys li {
-  display: flex;
-  justify-content: space-between;
-  gap: 12px;
-  padding: 3px 0;
-}
-</style>

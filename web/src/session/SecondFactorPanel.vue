@@ -7,6 +7,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { ref, shallowRef } from 'vue'
+import PasswordAgain from './PasswordAgain.vue'
 
 /** The second factor of whoever is signed in: set up with a device, its recovery codes, removed. */
 const emit = defineEmits<{ setUp: [] }>()
@@ -129,14 +130,7 @@ function readAgain() {
         A code from a device of yours is asked for besides the password: a password that somebody
         got to know is not enough then.
       </p>
-      <label for="factor-password">Your password</label>
-      <InputText
-        id="factor-password"
-        v-model="password"
-        type="password"
-        autocomplete="current-password"
-        required
-      />
+      <PasswordAgain id="factor-password" v-model="password" />
       <span></span>
       <span class="buttons">
         <Button

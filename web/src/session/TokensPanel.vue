@@ -6,6 +6,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { reactive, ref } from 'vue'
+import PasswordAgain from './PasswordAgain.vue'
 
 /** The tokens of whoever is signed in, for programs of theirs. */
 type Scope = Schemas['OwnTokens']['mayBeGiven'][number]
@@ -63,7 +64,7 @@ function words(scopes: readonly Scope[]): string {
       Copy it into the program now; it is not shown again: <code>{{ made }}</code>
     </p>
     <p v-if="!mine && !error" class="quiet" role="status">Looking which there are …</p>
-    <ul v-else-if="mine?.tokens.length" class="tokens">
+    <ul v-else-if="mine?.tokens.length" class="lines">
       <li v-for="one in mine.tokens" :key="one.id">
         <span>
           {{ one.label }}
@@ -106,14 +107,7 @@ function words(scopes: readonly Scope[]): string {
         max="366"
         required
       />
-      <label for="token-password">Your password</label>
-      <InputText
-        id="token-password"
-        v-model="draft.current"
-        type="password"
-        autocomplete="current-password"
-        required
-      />
+      <PasswordAgain id="token-password" v-model="draft.current" />
       <span></span>
       <span class="buttons">
         <Button
@@ -129,19 +123,6 @@ function words(scopes: readonly Scope[]): string {
 </template>
 
 <style scoped>
-.tokens {
-  list-style: none;
-  margin: 0 0 14px;
-  padding: 0;
-}
-
-.tokens li {
-  display: flex;
-  justify-content: space-between;
-  gap: 12px;
-  padding: 3px 0;
-}
-
 .scopes {
   display: grid;
   gap: 2px;

@@ -25,7 +25,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The passkeys of whoever is signed in. */
 @RestController
@@ -39,21 +38,14 @@ class PasskeyController {
     private final SecondFactorDemand demand;
     private final OwnPassword own;
     private final AuditLog audit;
-    private final JsonMapper json;
 
     PasskeyController(
-            Accounts accounts,
-            Passkeys passkeys,
-            SecondFactorDemand demand,
-            OwnPassword own,
-            AuditLog audit,
-            JsonMapper json) {
+            Accounts accounts, Passkeys passkeys, SecondFactorDemand demand, OwnPassword own, AuditLog audit) {
         this.accounts = accounts;
         this.passkeys = passkeys;
         this.demand = demand;
         this.own = own;
         this.audit = audit;
-        this.json = json;
     }
 
     record OwnPasskey(String id, String label, String made, String lastUsed) {}
@@ -92,7 +84,7 @@ class PasskeyController {
         Optional<PublicKeyCredentialCreationOptions> asked =
                 Optional.ofNullable((PublicKeyCredentialCreationOptions) session.getAttribute(ASKED));
         session.removeAttribute(ASKED);
-        boolean kept = asked.filter(one -> passkeys.make(one, json.valueToTree(made.made()), made.label()))
+        boolean kept = asked.filter(one -> passkeys.make(one, made.made(), made.label()))
                 .isPresent();
         if (!kept) {
             throw Problems.refused(

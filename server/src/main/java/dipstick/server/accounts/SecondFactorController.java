@@ -135,7 +135,7 @@ class SecondFactorController {
     void removeMine(@Valid @RequestBody PasswordAgain again, HttpServletRequest request) {
         own.require(again.current(), request);
         String account = accounts.here().name();
-        if (demand.of(account) == Demanded.EITHER && !passkeys.has(account)) {
+        if (demand.hangsOnCode(account)) {
             throw Problems.refused(
                     HttpStatus.CONFLICT,
                     "second-factor-demanded",

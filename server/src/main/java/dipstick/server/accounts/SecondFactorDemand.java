@@ -79,6 +79,11 @@ class SecondFactorDemand {
         };
     }
 
+    /** Whether the account's code is all that it has of what is asked of it. */
+    boolean hangsOnCode(String account) {
+        return of(account) == Demanded.EITHER && !passkeys.has(account);
+    }
+
     /** Whether the account has a passkey, and its password does not get it in. */
     boolean keepsPasswordOut(String account) {
         return switch (of(account)) {

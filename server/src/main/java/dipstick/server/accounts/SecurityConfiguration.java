@@ -4,7 +4,6 @@ import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.web.ProblemResponse;
 import jakarta.servlet.DispatcherType;
-import java.time.Duration;
 import java.util.Optional;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -25,8 +24,6 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 @Configuration
 class SecurityConfiguration {
     private static final int LONGEST_ADDRESS = 200;
-
-    private static final Duration REFUSED_AGAIN = Duration.ofMinutes(10);
 
     /** The pages use none of these, so nothing that got into them can either. */
     private static final String NOTHING_OF_THE_MACHINE =
@@ -122,7 +119,7 @@ class SecurityConfiguration {
                                     who.getName(),
                                     Act.REFUSED,
                                     request.getMethod() + " " + shortened(request.getRequestURI()),
-                                    REFUSED_AGAIN));
+                                    SignInAnswers.REFUSED_AGAIN));
                     ProblemResponse.write(response, HttpStatus.FORBIDDEN);
                 }));
         return http.build();

@@ -18,7 +18,8 @@ import org.springframework.stereotype.Component;
 /** What follows a try to sign in: the session begins, or a sentence says why not; both are written down. */
 @Component
 class SignInAnswers implements AuthenticationSuccessHandler, AuthenticationFailureHandler {
-    private static final Duration REFUSED_AGAIN = Duration.ofMinutes(10);
+    /** What is refused again within it is written down once. */
+    static final Duration REFUSED_AGAIN = Duration.ofMinutes(10);
 
     private final Accounts accounts;
     private final OpenSessions sessions;

@@ -2,6 +2,7 @@ package dipstick.server.tokens;
 
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.OwnPassword;
+import dipstick.server.accounts.Role;
 import dipstick.server.web.Problems;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
@@ -75,9 +76,8 @@ class TokenController {
     }
 
     private List<Scope> mayBeGiven() {
-        return Arrays.stream(Scope.values())
-                .filter(scope -> scope.isFor(accounts.here().roles()))
-                .toList();
+        Set<Role> roles = accounts.here().roles();
+        return Arrays.stream(Scope.values()).filter(scope -> scope.isFor(roles)).toList();
     }
 
     @PostMapping

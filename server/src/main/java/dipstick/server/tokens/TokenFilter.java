@@ -9,7 +9,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -64,13 +63,10 @@ final class TokenFilter extends OncePerRequestFilter {
     }
 
     private static UsernamePasswordAuthenticationToken authentication(Tokens.Granted granted) {
-        List<GrantedAuthority> may = Stream.concat(
-                        granted.scopes().stream()
-                                // A role that the account has no more takes with it what it was for.
-                                .filter(scope -> scope.isFor(granted.account().roles()))
-                                .map(Scope::authority),
-                        granted.account().roles().stream().map(role -> "ROLE_" + role.name()))
-                .<GrantedAuthority>map(SimpleGrantedAuthority::new)
+        List<GrantedAuthority> may = granted.scopes().stream()
+                // A role that the account has no more takes with it what it was for.
+                .filter(scope -> scope.isFor(granted.account().roles()))
+                .<GrantedAuthority>map(scope -> new SimpleGrantedAuthority(scope.authority()))
                 .toList();
         return UsernamePasswordAuthenticationToken.authenticated(
                 granted.account().name(), "", may);

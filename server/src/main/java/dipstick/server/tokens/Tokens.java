@@ -26,7 +26,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Tokens {
     /** By which whoever finds one knows what it is. */
-    static final String BEGINS = "dipstick-";
+    private static final String BEGINS = "dipstick-";
 
     /** 5 bits each. */
     private static final int LETTERS = 40;
@@ -80,18 +80,12 @@ class Tokens {
     /** What is good now; its use is kept. */
     Optional<Granted> use(String token, String address) {
         Instant now = today.now();
-        return tokens.find(Fingerprint.of(token))
-                .filter(row -> row.expiresAt().isAfter(now))
-                .map(row -> new Use(row, accounts.colleague(row.account())))
-                .filter(use -> !use.account().closed())
-                .map(use -> {
-                    keep(use.row(), address, now);
-                    return new Granted(
-                            use.row().id(), use.account(), Scope.parse(use.row().scopes()));
-                });
+        Optional<TokenMapper.Row> good =
+                tokens.find(Fingerprint.of(token)).filter(row -> row.expiresAt().isAfter(now));
+        good.ifPresent(row -> keep(row, address, now));
+        return good.map(row -> new Granted(row.id(), accounts.colleague(row.account()), Scope.parse(row.scopes())))
+                .filter(granted -> !granted.account().closed());
     }
-
-    private record Use(TokenMapper.Row row, Colleague account) {}
 
     private void keep(TokenMapper.Row row, String address, Instant now) {
         boolean keptLately = row.lastAddress().equals(address)

@@ -3,11 +3,9 @@ package dipstick.server.upkeep;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.practice.PracticeSettings;
-import dipstick.server.practice.Today;
 import dipstick.server.web.Problems;
 import java.io.IOException;
 import java.sql.SQLException;
-import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import org.slf4j.Logger;
@@ -24,21 +22,16 @@ import org.springframework.web.bind.annotation.RestController;
 class BackupController {
     private static final Logger LOG = LoggerFactory.getLogger(BackupController.class);
 
-    /** One a day is taken by itself; after so long something is amiss. */
-    private static final Duration STALE = Duration.ofHours(36);
-
     private final Backups backups;
     private final BackupSettings settings;
     private final PracticeSettings practice;
     private final AuditLog audit;
-    private final Today today;
 
-    BackupController(Backups backups, BackupSettings settings, PracticeSettings practice, AuditLog audit, Today today) {
+    BackupController(Backups backups, BackupSettings settings, PracticeSettings practice, AuditLog audit) {
         this.backups = backups;
         this.settings = settings;
         this.practice = practice;
         this.audit = audit;
-        this.today = today;
     }
 
     record Backup(String file, long bytes, String at) {}
@@ -72,7 +65,7 @@ class BackupController {
         if (last.isEmpty()) {
             return "There is no backup yet. What is lost now cannot be brought back.";
         }
-        return last.get().at().plus(STALE).isBefore(today.now())
+        return backups.isStale(last.get())
                 ? "The last backup is older than a day and a half. See whether they are still taken."
                 : "";
     }

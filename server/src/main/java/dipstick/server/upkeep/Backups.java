@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.format.DateTimeFormatter;
 import java.util.Comparator;
@@ -29,6 +30,9 @@ class Backups {
     private static final String BEGINNING = "dipstick-";
     private static final String ENDING = ".zip";
     private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("uuuu-MM-dd-HHmmss");
+
+    /** One a day is taken by itself, and a server may be off at night; after so long something is amiss. */
+    private static final Duration STALE = Duration.ofHours(36);
 
     /** @param file its name */
     record Kept(String file, long bytes, Instant at) {}
@@ -127,5 +131,10 @@ class Backups {
 
     Optional<Kept> last() {
         return kept().stream().findFirst();
+    }
+
+    /** Whether it is so old that one must have come to nothing since. */
+    boolean isStale(Kept one) {
+        return one.at().plus(STALE).isBefore(today.now());
     }
 }

@@ -6,7 +6,6 @@ import io.micrometer.core.instrument.Gauge;
 import io.micrometer.core.instrument.MeterRegistry;
 import io.micrometer.core.instrument.binder.MeterBinder;
 import java.time.Duration;
-import java.util.Optional;
 import java.util.function.Supplier;
 import org.springframework.boot.health.contributor.Health;
 import org.springframework.boot.health.contributor.HealthIndicator;
@@ -22,9 +21,6 @@ class Wellness {
 
     /** A renewal that failed is tried again by itself. */
     private static final Duration LONGEST_BEHIND = Duration.ofMinutes(15);
-
-    /** One a day, and some hours for a server that was off at night. */
-    private static final Duration OLDEST_BACKUP = Duration.ofHours(36);
 
     private final Room room;
     private final Views views;
@@ -56,19 +52,18 @@ class Wellness {
 
     @Bean
     HealthIndicator backupHealthIndicator() {
-        return () -> {
-            Optional<Duration> age = backupAge();
-            if (age.isEmpty()) {
-                return Health.status(ATTENTION)
+        return () -> backups.last()
+                .map(this::health)
+                .orElseGet(() -> Health.status(ATTENTION)
                         .withDetail("words", "There is no backup yet.")
-                        .build();
-            }
-            boolean old = age.get().compareTo(OLDEST_BACKUP) > 0;
-            return health(
-                    old ? "The last backup is old. " + backups.problem() : backups.problem(),
-                    "secondsOld",
-                    age.get().toSeconds());
-        };
+                        .build());
+    }
+
+    private Health health(Backups.Kept last) {
+        return health(
+                backups.isStale(last) ? "The last backup is old. " + backups.problem() : backups.problem(),
+                "secondsOld",
+                age(last).toSeconds());
     }
 
     /** @param words why somebody has to do something; empty where nobody has to */
@@ -104,7 +99,7 @@ class Wellness {
                 registry,
                 "dipstick.backup.age.seconds",
                 "Age of the last backup; none where there is no backup",
-                () -> backupAge().<Number>map(Duration::toSeconds).orElse(Double.NaN));
+                () -> backups.last().<Number>map(last -> age(last).toSeconds()).orElse(Double.NaN));
     }
 
     private static void gauge(MeterRegistry registry, String name, String words, Supplier<Number> value) {
@@ -117,7 +112,7 @@ class Wellness {
                 .orElse(Duration.ZERO);
     }
 
-    private Optional<Duration> backupAge() {
-        return backups.kept().stream().findFirst().map(Backups.Kept::at).map(at -> Duration.between(at, today.now()));
+    private Duration age(Backups.Kept backup) {
+        return Duration.between(backup.at(), today.now());
     }
 }

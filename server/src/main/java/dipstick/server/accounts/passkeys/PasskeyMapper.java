@@ -13,6 +13,8 @@ interface PasskeyMapper {
     String COLUMNS = "id, handle, label, public_key, attestation, client_data, signature_count, verified_somebody,"
             + " backup_eligible, backed_up, created_at, last_used_at";
 
+    String OF_ACCOUNT = " AND handle IN (SELECT handle FROM passkey_handle WHERE account = #{account})";
+
     /** What is of bytes is in base 64 for addresses. */
     record Row(
             String id,
@@ -61,4 +63,10 @@ interface PasskeyMapper {
 
     @Delete("DELETE FROM passkey WHERE id = #{id}")
     int delete(String id);
+
+    @Delete("DELETE FROM passkey WHERE id = #{id}" + OF_ACCOUNT)
+    int deleteOf(String account, String id);
+
+    @Delete("DELETE FROM passkey WHERE TRUE" + OF_ACCOUNT)
+    int deleteAllOf(String account);
 }

@@ -2,6 +2,7 @@ package dipstick.server.accounts.passkeys;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import org.springframework.dao.DataAccessException;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.web.webauthn.api.AuthenticatorAttestationResponse;
@@ -64,7 +65,7 @@ public class Passkeys {
      * @return whether it is what was asked for; else nothing is kept
      */
     @Transactional
-    public boolean make(PublicKeyCredentialCreationOptions asked, JsonNode made, String label) {
+    public boolean make(PublicKeyCredentialCreationOptions asked, Map<String, Object> made, String label) {
         try {
             PublicKeyCredential<AuthenticatorAttestationResponse> credential =
                     JSON.convertValue(made, new TypeReference<>() {});
@@ -82,13 +83,12 @@ public class Passkeys {
     /** Whether the account had one of this id. */
     @Transactional
     public boolean remove(String account, String id) {
-        return of(account).stream().anyMatch(one -> one.id().equals(id)) && passkeys.delete(id) == 1;
+        return passkeys.deleteOf(account, id) == 1;
     }
 
+    /** How many there were. */
     @Transactional
     public int removeAll(String account) {
-        List<Passkey> all = of(account);
-        all.forEach(one -> passkeys.delete(one.id()));
-        return all.size();
+        return passkeys.deleteAllOf(account);
     }
 }

@@ -6,7 +6,7 @@ import { PeoplePage } from './people'
 import { has, homeOf } from './places'
 import { RecordsPage } from './records'
 import { PracticePage } from './practice'
-import { useSession } from './session'
+import { useSession, whereToGoOn } from './session'
 import { TodayPage } from './today'
 
 export const router = createRouter({
@@ -38,6 +38,10 @@ router.beforeEach(async (to) => {
   await session.load()
   if (!session.signedIn) {
     return true
+  }
+  const goOn = to.path === '/' ? whereToGoOn() : ''
+  if (goOn !== '') {
+    return goOn
   }
   const home = homeOf(session.roles)
   return (to.path === '/' || !has(session.roles, to.path)) && to.path !== home ? home : true

@@ -90,9 +90,17 @@ async function save() {
       <span>Roles</span>
       <span class="roles">
         <label v-for="one in ROLE_WORDS" :key="one.role">
-          <input v-model="draft.roles" type="checkbox" :value="one.role" />
+          <input
+            v-model="draft.roles"
+            type="checkbox"
+            :value="one.role"
+            :disabled="account?.vouchedFor"
+          />
           {{ ROLES[one.role] }}<span class="quiet">: {{ one.does }}</span>
         </label>
+        <span v-if="account?.vouchedFor" class="quiet">
+          as the practice’s sign-in service says each time they come
+        </span>
       </span>
       <label for="account-provider">Provider</label>
       <InputText
@@ -110,8 +118,9 @@ async function save() {
         <input v-model="draft.givenListsOnly" type="checkbox" /> sees lists shared with them by name
         or group only, not everybody’s
       </label>
-      <label for="account-password">Password</label>
+      <label v-if="!account?.vouchedFor" for="account-password">Password</label>
       <InputText
+        v-if="!account?.vouchedFor"
         id="account-password"
         v-model="draft.password"
         type="password"

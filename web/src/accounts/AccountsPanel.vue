@@ -104,6 +104,7 @@ function beginGroup() {
             <button class="word" @click="open(account)">{{ account.displayName }}</button>
             <span class="quiet sign-in"
               >{{ account.name }}{{ account.closed ? ', closed' : ''
+              }}{{ account.vouchedFor ? ', by the sign-in service' : ''
               }}{{ account.secondFactor ? ', with a second factor' : '' }}</span
             >
             <Button

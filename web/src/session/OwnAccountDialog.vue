@@ -93,8 +93,12 @@ function browserWords(browser: string): string {
             <button v-else class="word" @click="end(one.id)">Sign out there</button>
           </li>
         </ul>
-        <h3>Another password</h3>
-        <form class="form" @submit.prevent="change">
+        <p v-if="session.signedIn?.vouchedFor">
+          You sign in with {{ session.current?.service?.label }}, which keeps your password and asks
+          for a second factor.
+        </p>
+        <h3 v-if="!session.signedIn?.vouchedFor">Another password</h3>
+        <form v-if="!session.signedIn?.vouchedFor" class="form" @submit.prevent="change">
           <label for="own-current">The one now</label>
           <InputText
             id="own-current"
@@ -133,7 +137,7 @@ function browserWords(browser: string): string {
         <p v-if="told" role="status">{{ told }}</p>
         <TokensPanel v-if="visible" />
       </section>
-      <div v-if="visible">
+      <div v-if="visible && !session.signedIn?.vouchedFor">
         <SecondFactorPanel />
         <PasskeysPanel />
       </div>

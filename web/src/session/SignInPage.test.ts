@@ -43,3 +43,40 @@ it('asks for a code only once the password was right, and again where it was wro
   await submit()
   expect(tried.map((one) => one.get('code'))).toEqual(['', '', '123456', '654321'])
 })
+
+const SERVICE = { label: 'Alder Lane sign-in', begins: '/api/sign-in/openid/service', alone: true }
+
+async function pageWith(service: object, address: string) {
+  vi.stubGlobal('fetch', () => Promise.resolve(Response.json({ ...NOBODY, service })))
+  vi.stubGlobal('location', { search: address, pathname: '/lists/7', hash: '', assign: vi.fn() })
+  const wrapper = await shown(SignInPage, {})
+  const { useSession } = await import('./session')
+  await useSession().reload()
+  await flushPromises()
+  return wrapper
+}
+
+it('goes to the sign-in service, and remembers where somebody wanted to be', async () => {
+  const wrapper = await pageWith(SERVICE, '')
+  expect(wrapper.find('#password').exists()).toBe(false)
+  await wrapper.find('button.wide').trigger('click')
+  expect(location.assign).toHaveBeenCalledWith(SERVICE.begins)
+  const { whereToGoOn } = await import('./signInService')
+  expect(whereToGoOn()).toBe('/lists/7')
+  expect(whereToGoOn()).toBe('')
+})
+
+it('says why the service let nobody in, and shows the form for the emergency account when asked', async () => {
+  const wrapper = await pageWith(SERVICE, '?refused=no-role')
+  expect(wrapper.find('[role=alert]').text()).toContain('no role that you have here')
+  await wrapper.find('button.word').trigger('click')
+  expect(wrapper.find('#password').exists()).toBe(true)
+})
+
+it('shows both ways where accounts are kept here too, and a sentence for a word it does not know', async () => {
+  const wrapper = await pageWith({ ...SERVICE, alone: false }, '?refused=<b>x</b>')
+  expect(wrapper.find('#password').exists()).toBe(true)
+  expect(wrapper.find('[role=alert]').text()).toBe(
+    'The sign-in service did not let you in. Try again.',
+  )
+})

@@ -5,6 +5,7 @@ import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import FirstAccountForm from './FirstAccountForm.vue'
 import { canUsePasskeys } from './passkeys'
+import { goToService, refusalIn } from './signInService'
 import { useSession } from './session'
 
 const session = useSession()
@@ -13,8 +14,12 @@ const password = ref('')
 const code = ref('')
 /** Whether the account has a second factor, which is told once its password was right. */
 const codeWanted = ref(false)
-const problem = ref('')
+const problem = ref(refusalIn(location.search))
 const busy = ref(false)
+const service = computed(() => session.current?.service)
+/** Whether the form for a password is wanted though one account only has one that is good. */
+const emergency = ref(false)
+const showsForm = computed(() => !service.value?.alone || emergency.value)
 const demoAccounts = computed(() => session.current?.demoAccounts ?? [])
 
 function signIn() {
@@ -56,7 +61,24 @@ function fillIn(account: { name: string; password: string }) {
 
       <FirstAccountForm v-if="session.current?.firstAccountNeeded" @created="session.reload()" />
 
-      <form v-else @submit.prevent="signIn">
+      <template v-else>
+        <p v-if="problem && !showsForm" class="notice" role="alert">{{ problem }}</p>
+        <Button
+          v-if="service"
+          class="wide"
+          :label="`Sign in with ${service.label}`"
+          :disabled="busy"
+          @click="goToService(service.begins)"
+        />
+        <p v-if="service && showsForm && !service.alone" class="quiet">
+          or with a password kept here
+        </p>
+        <p v-if="!showsForm">
+          <button class="word" @click="emergency = true">Sign in with the emergency account</button>
+        </p>
+      </template>
+
+      <form v-if="!session.current?.firstAccountNeeded && showsForm" @submit.prevent="signIn">
         <label for="name">Name</label>
         <InputText id="name" v-model="name" autocomplete="username" autofocus required />
         <label for="password">Password</label>
@@ -132,6 +154,10 @@ header p {
 form {
   display: grid;
   gap: 6px;
+}
+
+.wide {
+  width: 100%;
 }
 
 form > button {

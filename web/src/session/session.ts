@@ -43,8 +43,12 @@ export const useSession = defineStore('session', () => {
   }
 
   async function signOut(): Promise<void> {
-    await send('/api/sign-out', { method: 'POST' })
+    const goOn = await send<{ next: string } | undefined>('/api/sign-out', { method: 'POST' })
     await reload()
+    if (goOn) {
+      // The practice's sign-in service ends what began there, and sends the browser back.
+      location.assign(goOn.next)
+    }
   }
 
   whenSignedOut(() => {

@@ -105,6 +105,7 @@ export async function shown(
       displayName: who.name,
       roles: who.roles as never,
       lacksSecondFactor: false,
+      vouchedFor: false,
     },
     practice: 'Otterbrook',
     today: '2026-11-26',

@@ -40,9 +40,11 @@ public final class RunningServer {
     private final Faults faults = new Faults();
 
     private RunningServer(Path data, Clock clock, String... settings) {
-        List<String> all =
-                new ArrayList<>(List.of("--server.port=0", "--dipstick.data=" + data, "--dipstick.zone=Europe/Lisbon"));
+        List<String> all = new ArrayList<>(List.of("--dipstick.data=" + data, "--dipstick.zone=Europe/Lisbon"));
         all.addAll(List.of(settings));
+        if (all.stream().noneMatch(setting -> setting.startsWith("--server.port="))) {
+            all.add("--server.port=0");
+        }
         if (all.stream().noneMatch(setting -> setting.startsWith("--dipstick.session."))) {
             // Weeks go by at once in a test.
             all.add("--dipstick.session.longest=9999d");
@@ -196,6 +198,34 @@ public final class RunningServer {
 
         public Reply delete(String path) throws Exception {
             return send(request(path).DELETE());
+        }
+
+        /** Where it ends up from an address, ours or another's, as a browser goes; and what is there. */
+        public HttpResponse<String> follow(URI from) throws Exception {
+            return following(client.send(page(from).build(), BodyHandlers.ofString()));
+        }
+
+        /** As {@link #follow}, from a form that is filled in there. */
+        public HttpResponse<String> submit(URI to, String form) throws Exception {
+            return following(client.send(
+                    page(to).header("Content-Type", "application/x-www-form-urlencoded")
+                            .POST(BodyPublishers.ofString(form))
+                            .build(),
+                    BodyHandlers.ofString()));
+        }
+
+        private static HttpRequest.Builder page(URI at) {
+            return HttpRequest.newBuilder(at).header("Accept", "text/html");
+        }
+
+        private HttpResponse<String> following(HttpResponse<String> response) throws Exception {
+            HttpResponse<String> here = response;
+            while (here.statusCode() / 100 == 3) {
+                URI next =
+                        here.uri().resolve(here.headers().firstValue("Location").orElseThrow());
+                here = client.send(page(next).build(), BodyHandlers.ofString());
+            }
+            return here;
         }
 
         /** The lines of a stream that goes on. */

@@ -77,6 +77,9 @@ interface AccountMapper {
     @Delete("DELETE FROM group_member WHERE group_name = #{group}")
     int deleteGroup(String group);
 
+    @Delete("DELETE FROM group_member WHERE group_name = #{group} AND account = #{account}")
+    int deleteMember(String group, String account);
+
     @Insert("INSERT INTO group_member (group_name, account) VALUES (#{group}, #{account})")
     int insertMember(String group, String account);
 }

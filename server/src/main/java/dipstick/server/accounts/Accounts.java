@@ -3,6 +3,7 @@ package dipstick.server.accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.practice.Today;
+import dipstick.server.web.PlainLetters;
 import dipstick.server.web.Problems;
 import dipstick.server.web.Revisions;
 import java.util.Collection;
@@ -26,9 +27,13 @@ import org.springframework.web.ErrorResponseException;
 @Service
 public class Accounts {
     static final int LONGEST_NAME = 60;
+    static final int LONGEST_DISPLAY_NAME = 100;
+    static final int LONGEST_PROVIDER = 400;
 
     /** By which the audit log calls what no account did. */
     private static final Set<String> RESERVED = Set.of("dipstick", "nobody");
+
+    private static final int NOBODYS_LETTERS = 40;
 
     private final AccountMapper accounts;
     private final PasswordEncoder passwords;
@@ -69,7 +74,7 @@ public class Accounts {
     /** @param who creates it; a first account creates itself */
     @Transactional
     void create(Colleague colleague, String password, String who) {
-        if (RESERVED.contains(colleague.name())) {
+        if (isReserved(colleague.name())) {
             throw Problems.refused(
                     HttpStatus.UNPROCESSABLE_CONTENT,
                     "name-reserved",
@@ -112,6 +117,15 @@ public class Accounts {
                 colleague.name() + " as " + Account.written(colleague.roles())
                         + (colleague.closed() ? ", closed" : "")
                         + (password.isPresent() ? ", new password" : ""));
+    }
+
+    static boolean isReserved(String name) {
+        return RESERVED.contains(name);
+    }
+
+    /** Kept for an account that has no password: nobody knows what it was made of. */
+    String nobodysPassword() {
+        return passwords.encode(PlainLetters.random(NOBODYS_LETTERS));
     }
 
     /** Refuses what is no password for an account. */
@@ -206,11 +220,29 @@ public class Accounts {
      */
     @Transactional
     void group(String group, Collection<String> members, int seen) {
+        // Whoever signs in elsewhere may join it at the same time.
+        accounts.lock();
         revisions.next(thing(group), seen, "the group " + group);
         accounts.deleteGroup(group);
         Set.copyOf(members)
                 .forEach(member -> accounts.insertMember(group, open(member).name()));
         audit.record(Act.GROUP_CHANGED, group + ": " + String.join(", ", members));
+    }
+
+    /** Adds one colleague to a group, which comes to be with its first. */
+    @Transactional
+    void join(String group, String account) {
+        accounts.insertMember(group, account);
+        revisions.next(thing(group), groupRevision(group), "the group " + group);
+        audit.record(account, Act.GROUP_CHANGED, group + ": " + account + " joins, by OpenID Connect");
+    }
+
+    /** Takes one colleague out of a group, which is gone with its last. */
+    @Transactional
+    void leave(String group, String account) {
+        accounts.deleteMember(group, account);
+        revisions.next(thing(group), groupRevision(group), "the group " + group);
+        audit.record(account, Act.GROUP_CHANGED, group + ": " + account + " leaves, by OpenID Connect");
     }
 
     private static String thing(String group) {
@@ -229,7 +261,7 @@ public class Accounts {
         return Problems.refused(HttpStatus.NOT_FOUND, "no-such-account", "There is no account with this name.");
     }
 
-    private static Account row(Colleague colleague, String passwordHash, int revision) {
+    static Account row(Colleague colleague, String passwordHash, int revision) {
         return new Account(
                 colleague.name(),
                 colleague.displayName(),

@@ -33,13 +33,20 @@ class AccountsController {
     private final List<Holdings> holdings;
     private final SecondFactors factors;
     private final Passkeys passkeys;
+    private final Doors doors;
     private final AuditLog audit;
 
     AccountsController(
-            Accounts accounts, List<Holdings> holdings, SecondFactors factors, Passkeys passkeys, AuditLog audit) {
+            Accounts accounts,
+            List<Holdings> holdings,
+            SecondFactors factors,
+            Passkeys passkeys,
+            Doors doors,
+            AuditLog audit) {
         this.accounts = accounts;
         this.factors = factors;
         this.passkeys = passkeys;
+        this.doors = doors;
         this.holdings = holdings;
         this.audit = audit;
     }
@@ -54,6 +61,7 @@ class AccountsController {
 
     /**
      * @param secondFactor whether they have one, a code or a passkey
+     * @param vouchedFor whether the practice's sign-in service vouches for them, and says which roles they have
      * @param holds what they hold, which somebody has to take over before the account is closed
      * @param revision by which changes that cross each other are told
      */
@@ -66,6 +74,7 @@ class AccountsController {
             boolean givenListsOnly,
             boolean closed,
             boolean secondFactor,
+            boolean vouchedFor,
             List<String> holds,
             int revision) {}
 
@@ -128,6 +137,7 @@ class AccountsController {
                 change.closed());
         Optional<String> password = Optional.of(change.password()).filter(one -> !one.isEmpty());
         password.ifPresent(one -> accounts.requireGood(one, signInName, change.displayName()));
+        refuseWhatIsSaidElsewhere(colleague, password);
         if (seen > 0) {
             if (change.closed()) {
                 refuseWhileHolding(colleague);
@@ -143,6 +153,22 @@ class AccountsController {
                     accounts.here().name());
         }
         return view(accounts.colleague(signInName));
+    }
+
+    private void refuseWhatIsSaidElsewhere(Colleague colleague, Optional<String> password) {
+        boolean isSaidElsewhere = doors.isVouchedFor(colleague.name())
+                && (password.isPresent()
+                        || !colleague
+                                .roles()
+                                .equals(accounts.colleague(colleague.name()).roles()));
+        if (isSaidElsewhere) {
+            throw Problems.refused(
+                    HttpStatus.CONFLICT,
+                    "signs-in-elsewhere",
+                    colleague.displayName()
+                            + " signs in with the practice's own sign-in service, which says which roles"
+                            + " they have and keeps their password. Nothing was saved.");
+        }
     }
 
     private void refuseWhileHolding(Colleague colleague) {
@@ -212,6 +238,7 @@ class AccountsController {
                 one.givenListsOnly(),
                 one.closed(),
                 factors.isInUse(one.name()) || passkeys.has(one.name()),
+                doors.isVouchedFor(one.name()),
                 held(one),
                 accounts.revision(one.name()));
     }

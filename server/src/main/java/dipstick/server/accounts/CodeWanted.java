@@ -12,6 +12,9 @@ final class CodeWanted extends AuthenticationException {
                 "code-refused",
                 "The code is not right, or was used already. Wait for the next one, or use a recovery code."),
         PASSKEY("passkey-wanted", "Your practice asks for more than a password here: sign in with your passkey."),
+        ELSEWHERE(
+                "elsewhere-wanted",
+                "Passwords are switched off here: sign in with the practice's own sign-in service, by the button below."),
         TOO_SOON(
                 "code-refused", "There were too many wrong codes for this account. Wait some minutes, then try again.");
 

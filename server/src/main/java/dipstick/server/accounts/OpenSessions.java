@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
 import jakarta.servlet.http.HttpSessionEvent;
 import jakarta.servlet.http.HttpSessionListener;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -63,6 +64,13 @@ class OpenSessions implements HttpSessionListener {
     boolean isOver(HttpSession session) {
         return Optional.ofNullable(byId.get(session.getId()))
                 .filter(open -> open.since().plus(settings.longest()).isBefore(today.now()))
+                .isPresent();
+    }
+
+    /** Whether somebody signed in in it so short a time ago. */
+    boolean beganWithin(HttpSession session, Duration ago) {
+        return Optional.ofNullable(byId.get(session.getId()))
+                .filter(open -> open.since().plus(ago).isAfter(today.now()))
                 .isPresent();
     }
 

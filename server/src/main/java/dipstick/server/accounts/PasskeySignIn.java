@@ -4,6 +4,7 @@ import dipstick.server.accounts.passkeys.AskedDevices;
 import java.util.List;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.authentication.AccountStatusUserDetailsChecker;
+import org.springframework.security.authentication.DisabledException;
 import org.springframework.security.authentication.ProviderManager;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.userdetails.UserDetails;
@@ -27,13 +28,19 @@ class PasskeySignIn {
     private final AskedDevices asked;
     private final AccountUsers users;
     private final SignInAnswers answers;
+    private final Doors doors;
 
     PasskeySignIn(
-            WebAuthnRelyingPartyOperations operations, AskedDevices asked, AccountUsers users, SignInAnswers answers) {
+            WebAuthnRelyingPartyOperations operations,
+            AskedDevices asked,
+            AccountUsers users,
+            SignInAnswers answers,
+            Doors doors) {
         this.operations = operations;
         this.asked = asked;
         this.users = users;
         this.answers = answers;
+        this.doors = doors;
     }
 
     void addTo(HttpSecurity http) {
@@ -59,6 +66,9 @@ class PasskeySignIn {
     private UserDetails open(String account) {
         UserDetails user = users.loadUserByUsername(account);
         new AccountStatusUserDetailsChecker().check(user);
+        if (!doors.opensHere(account)) {
+            throw new DisabledException("It signs in elsewhere");
+        }
         return user;
     }
 }

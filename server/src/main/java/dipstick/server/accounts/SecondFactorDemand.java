@@ -20,14 +20,21 @@ class SecondFactorDemand {
     private final AccountMapper accounts;
     private final SecondFactors factors;
     private final Passkeys passkeys;
+    private final Doors doors;
     private final Revisions revisions;
     private final AuditLog audit;
 
     SecondFactorDemand(
-            AccountMapper accounts, SecondFactors factors, Passkeys passkeys, Revisions revisions, AuditLog audit) {
+            AccountMapper accounts,
+            SecondFactors factors,
+            Passkeys passkeys,
+            Doors doors,
+            Revisions revisions,
+            AuditLog audit) {
         this.accounts = accounts;
         this.factors = factors;
         this.passkeys = passkeys;
+        this.doors = doors;
         this.revisions = revisions;
         this.audit = audit;
     }
@@ -57,10 +64,10 @@ class SecondFactorDemand {
         audit.record(Act.ACCOUNT_CHANGED, "second factor asked of: " + new TreeMap<>(roles));
     }
 
-    /** The most that is asked of any of an account's roles. */
+    /** The most that is asked of any of an account's roles; of whom the practice's service vouches for, it asks itself. */
     Demanded of(String account) {
         Map<Role, Demanded> asked = roles();
-        if (asked.isEmpty()) {
+        if (asked.isEmpty() || doors.isVouchedFor(account)) {
             return Demanded.NOTHING;
         }
         return accounts.find(account).stream()

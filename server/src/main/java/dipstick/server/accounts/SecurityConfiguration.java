@@ -15,7 +15,6 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
-import org.springframework.security.web.authentication.logout.HttpStatusReturningLogoutSuccessHandler;
 import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
 import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
@@ -45,6 +44,8 @@ class SecurityConfiguration {
             SecondFactorDemand demand,
             SignInAnswers answers,
             PasskeySignIn passkeys,
+            OpenIdSignIn openId,
+            SignOutAnswer signedOut,
             SignInThrottle throttle,
             AuditLog audit)
             throws Exception {
@@ -107,10 +108,11 @@ class SecurityConfiguration {
                 .successHandler(answers)
                 .failureHandler(answers));
         passkeys.addTo(http);
+        openId.addTo(http);
         http.logout(logout -> logout.logoutUrl("/api/sign-out")
                 .addLogoutHandler((_, _, who) -> Optional.ofNullable(who)
                         .ifPresent(one -> audit.record(one.getName(), Act.SIGNED_OUT, "by themselves")))
-                .logoutSuccessHandler(new HttpStatusReturningLogoutSuccessHandler(HttpStatus.NO_CONTENT)));
+                .logoutSuccessHandler(signedOut));
         http.exceptionHandling(errors -> errors.authenticationEntryPoint(
                         (_, response, _) -> ProblemResponse.write(response, HttpStatus.UNAUTHORIZED))
                 .accessDeniedHandler((request, response, _) -> {

@@ -1,5 +1,7 @@
 package dipstick.server.accounts;
 
+import dipstick.server.accounts.openid.OpenIdService;
+import dipstick.server.accounts.openid.OpenIdSettings;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
 import dipstick.server.web.Problems;
@@ -26,6 +28,9 @@ class SessionController {
     private final Accounts accounts;
     private final FirstAccount firstAccount;
     private final SecondFactorDemand demand;
+    private final Doors doors;
+    private final OpenIdSettings openId;
+    private final OpenIdPeople people;
     private final PracticeSettings settings;
     private final Today today;
 
@@ -33,17 +38,35 @@ class SessionController {
             Accounts accounts,
             FirstAccount firstAccount,
             SecondFactorDemand demand,
+            Doors doors,
+            OpenIdSettings openId,
+            OpenIdPeople people,
             PracticeSettings settings,
             Today today) {
         this.accounts = accounts;
         this.firstAccount = firstAccount;
         this.demand = demand;
+        this.doors = doors;
+        this.openId = openId;
+        this.people = people;
         this.settings = settings;
         this.today = today;
     }
 
-    /** @param lacksSecondFactor whether they may do nothing before they have set one up */
-    record SignedIn(String name, String displayName, Set<Role> roles, boolean lacksSecondFactor) {}
+    /**
+     * @param lacksSecondFactor whether they may do nothing before they have set one up
+     * @param vouchedFor whether the practice's sign-in service vouches for them, so that they have no password here
+     */
+    record SignedIn(String name, String displayName, Set<Role> roles, boolean lacksSecondFactor, boolean vouchedFor) {}
+
+    /**
+     * The practice's own sign-in service.
+     *
+     * @param label as people call it
+     * @param begins where a browser goes to sign in there
+     * @param alone whether one account only, for an emergency, signs in without it
+     */
+    record SignInService(String label, String begins, boolean alone) {}
 
     /** An account that the demo's sign-in page shows with its password. */
     record DemoAccount(String name, String password, String who) {}
@@ -58,6 +81,7 @@ class SessionController {
             String today,
             String zone,
             boolean firstAccountNeeded,
+            Optional<SignInService> service,
             List<DemoAccount> demoAccounts) {}
 
     @GetMapping("/api/session")
@@ -69,14 +93,23 @@ class SessionController {
                         account.name(),
                         account.displayName(),
                         account.colleague().roles(),
-                        demand.isUnmetBy(account.name())));
+                        demand.isUnmetBy(account.name()),
+                        doors.isVouchedFor(account.name())));
         return new Session(
                 signedIn,
                 settings.demo() || signedIn.isPresent() ? settings.practice() : "",
                 today.day().toString(),
                 today.zone().getId(),
                 firstAccount.isNeeded(),
+                service(),
                 settings.demo() ? DemoAccounts.shown() : List.of());
+    }
+
+    private Optional<SignInService> service() {
+        return Optional.of(openId)
+                .filter(OpenIdSettings::isOn)
+                .map(on -> new SignInService(
+                        on.label(), OpenIdService.BEGINS + "/" + OpenIdService.NAME, people.keepsOthersOut()));
     }
 
     record FirstAccountRequest(

@@ -13,18 +13,21 @@ final class SignInProvider extends DaoAuthenticationProvider {
     private final SecondFactors factors;
     private final SecondFactorDemand demand;
     private final SignInThrottle throttle;
+    private final Doors doors;
 
     SignInProvider(
             AccountUsers users,
             PasswordEncoder passwords,
             SecondFactors factors,
             SecondFactorDemand demand,
-            SignInThrottle throttle) {
+            SignInThrottle throttle,
+            Doors doors) {
         super(users);
         setPasswordEncoder(passwords);
         this.factors = factors;
         this.demand = demand;
         this.throttle = throttle;
+        this.doors = doors;
     }
 
     /** @param code as it was typed beside the password; empty where none was */
@@ -33,6 +36,9 @@ final class SignInProvider extends DaoAuthenticationProvider {
     @Override
     protected void additionalAuthenticationChecks(UserDetails account, UsernamePasswordAuthenticationToken tried) {
         super.additionalAuthenticationChecks(account, tried);
+        if (!doors.opensHere(account.getUsername())) {
+            throw new CodeWanted(CodeWanted.Why.ELSEWHERE);
+        }
         if (demand.keepsPasswordOut(account.getUsername())) {
             throw new CodeWanted(CodeWanted.Why.PASSKEY);
         }

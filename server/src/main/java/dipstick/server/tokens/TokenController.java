@@ -58,7 +58,7 @@ class TokenController {
 
     /** @param days for which it is good */
     record NewToken(
-            @NotBlank @Size(max = 200) String current,
+            @NotNull @Size(max = 200) String current,
             @NotBlank @Size(max = 100) String label,
             @NotEmpty Set<@NotNull Scope> scopes,
             @Min(1) @Max(366) int days) {}
@@ -82,7 +82,7 @@ class TokenController {
 
     @PostMapping
     MadeToken make(@Valid @RequestBody NewToken wanted, HttpServletRequest request) {
-        own.require(wanted.current(), request);
+        own.requireOrJustSignedIn(wanted.current(), request);
         String account = accounts.here().name();
         if (!mayBeGiven().containsAll(wanted.scopes())) {
             throw Problems.refused(

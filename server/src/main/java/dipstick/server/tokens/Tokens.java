@@ -2,6 +2,7 @@ package dipstick.server.tokens;
 
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
+import dipstick.server.accounts.Doors;
 import dipstick.server.accounts.SignedOutEverywhere;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
@@ -36,12 +37,14 @@ class Tokens {
 
     private final TokenMapper tokens;
     private final Accounts accounts;
+    private final Doors doors;
     private final AuditLog audit;
     private final Today today;
 
-    Tokens(TokenMapper tokens, Accounts accounts, AuditLog audit, Today today) {
+    Tokens(TokenMapper tokens, Accounts accounts, Doors doors, AuditLog audit, Today today) {
         this.tokens = tokens;
         this.accounts = accounts;
+        this.doors = doors;
         this.audit = audit;
         this.today = today;
     }
@@ -84,7 +87,8 @@ class Tokens {
                 tokens.find(Fingerprint.of(token)).filter(row -> row.expiresAt().isAfter(now));
         good.ifPresent(row -> keep(row, address, now));
         return good.map(row -> new Granted(row.id(), accounts.colleague(row.account()), Scope.parse(row.scopes())))
-                .filter(granted -> !granted.account().closed());
+                .filter(granted -> !granted.account().closed()
+                        && doors.open(granted.account().name()));
     }
 
     private void keep(TokenMapper.Row row, String address, Instant now) {

@@ -1,4 +1,5 @@
-import { answerOf, json, type Schemas } from '@/api/client'
+import type { Schemas } from '@/api/client'
+import { keepFile } from '@/api/download'
 
 export type Wanted = Schemas['Wanted']
 export type Format = Exclude<Wanted['format'], 'MAIL'>
@@ -96,21 +97,9 @@ export function needsReason(format: Format | 'MAIL', columns: readonly Column[])
 
 /** Asks for a file and hands it to the browser to keep. */
 export async function download(address: string, wanted: Wanted): Promise<void> {
-  await keep(address, wanted)
+  await keepFile(address, wanted)
   // A table holds its rows alone: who took it out, when and why stands in a file beside it.
   if (wanted.format === 'CSV') {
-    await keep(`${address}/about`, wanted)
+    await keepFile(`${address}/about`, wanted)
   }
-}
-
-async function keep(address: string, wanted: Wanted): Promise<void> {
-  const response = await answerOf(address, json('POST', wanted))
-  const name = /filename\*?=(?:UTF-8'')?"?([^";]+)/.exec(
-    response.headers.get('Content-Disposition') ?? '',
-  )?.[1]
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(await response.blob())
-  link.download = decodeURIComponent(name ?? 'list')
-  link.click()
-  URL.revokeObjectURL(link.href)
 }

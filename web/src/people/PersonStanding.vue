@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
+import { PersonAsks } from '@/privacy'
+import { useSession } from '@/session'
 import { VeiledWords } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { RouterLink } from 'vue-router'
+import { RouterLink, useRouter } from 'vue-router'
 import Drop from './Drop.vue'
 import PersonActs from './PersonActs.vue'
 import PersonPanel from './PersonPanel.vue'
@@ -12,6 +14,8 @@ import PersonPanel from './PersonPanel.vue'
 /** Where somebody stands by each saved set; one of them is opened to its reasons. */
 const { person, today } = defineProps<{ person: string; today: string }>()
 
+const session = useSession()
+const router = useRouter()
 const id = encodeURIComponent(person)
 const chosen = ref<string>()
 
@@ -94,6 +98,11 @@ function dueWords(due: string): string {
       <h3>Log</h3>
       <PersonActs :acts="log.acts" :telling="telling" />
     </section>
+    <PersonAsks
+      v-if="session.isCoordinator && standings"
+      :person="person"
+      @erased="router.push('/people')"
+    />
   </section>
 </template>
 

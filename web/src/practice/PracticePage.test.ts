@@ -49,11 +49,20 @@ async function practice(roles: string[], loads: object[] = LOADS) {
 describe('the parts of the practice', () => {
   it.each([
     [['MANAGER'], ['Levels over time', 'Workload', 'Audit log']],
-    [['COORDINATOR'], ['Levels over time', 'Workload', 'Outcomes', 'Letterhead']],
+    [['COORDINATOR'], ['Levels over time', 'Workload', 'Outcomes', 'Letterhead', 'Erasures']],
     [['ADMINISTRATOR'], ['Letterhead', 'Accounts', 'Audit log', 'Backup']],
     [
       ['COORDINATOR', 'ADMINISTRATOR'],
-      ['Levels over time', 'Workload', 'Outcomes', 'Letterhead', 'Accounts', 'Audit log', 'Backup'],
+      [
+        'Levels over time',
+        'Workload',
+        'Outcomes',
+        'Letterhead',
+        'Accounts',
+        'Audit log',
+        'Erasures',
+        'Backup',
+      ],
     ],
   ])('for %j are %j', async (roles, parts) => {
     const wrapper = await practice(roles)

@@ -3,6 +3,7 @@ import { AccountsPanel } from '@/accounts'
 import { AuditPanel } from '@/audit'
 import { LetterheadPanel } from '@/exchange'
 import { LevelsPanel } from '@/levels'
+import { ErasuresPanel } from '@/privacy'
 import { OutcomesPanel, WorkloadPanel } from '@/outreach'
 import { useSession, type Role } from '@/session'
 import { BackupPanel } from '@/upkeep'
@@ -12,7 +13,8 @@ import { computed, ref } from 'vue'
 const session = useSession()
 
 interface Part {
-  id: 'levels' | 'workload' | 'outcomes' | 'letterhead' | 'accounts' | 'audit' | 'backup'
+  id:
+    'levels' | 'workload' | 'outcomes' | 'letterhead' | 'accounts' | 'audit' | 'erasures' | 'backup'
   name: string
   roles: readonly Role[]
 }
@@ -24,6 +26,7 @@ const PARTS: readonly Part[] = [
   { id: 'letterhead', name: 'Letterhead', roles: ['COORDINATOR', 'ADMINISTRATOR'] },
   { id: 'accounts', name: 'Accounts', roles: ['ADMINISTRATOR'] },
   { id: 'audit', name: 'Audit log', roles: ['MANAGER', 'ADMINISTRATOR'] },
+  { id: 'erasures', name: 'Erasures', roles: ['COORDINATOR'] },
   { id: 'backup', name: 'Backup', roles: ['ADMINISTRATOR'] },
 ]
 
@@ -55,6 +58,7 @@ const shown = computed(() => chosen.value ?? parts.value[0]?.id)
     <LetterheadPanel v-else-if="shown === 'letterhead'" />
     <AccountsPanel v-else-if="shown === 'accounts'" />
     <AuditPanel v-else-if="shown === 'audit'" />
+    <ErasuresPanel v-else-if="shown === 'erasures'" />
     <BackupPanel v-else-if="shown === 'backup'" />
   </div>
 </template>

@@ -15,6 +15,7 @@ const CHECKED = {
   problems: [] as object[],
   unreadable: false,
   absent: 0,
+  erased: 0,
   newRows: 0,
   changedRows: 0,
   unchangedRows: 0,

@@ -216,6 +216,10 @@ function dropped(event: DragEvent) {
           These are the first of them.
           <a :href="`/api/imports/${inside.id}/problems`" download>Download all bad lines</a>
         </p>
+        <p v-if="inside.erased" class="quiet">
+          {{ counted(inside.erased, 'line') }} of people who were erased here: left out, whatever
+          you take.
+        </p>
         <label v-if="mayBeEverybody" class="everybody">
           <input v-model="everybody" type="checkbox" />
           This file names everybody: the

@@ -84,6 +84,8 @@ class SecurityConfiguration {
                                 "/api/records/terms",
                                 "/api/records/vocabulary")
                         .hasRole(coordinator)
+                        .requestMatchers("/api/people/*/report", "/api/people/*/erasure", "/api/erasures/**")
+                        .hasRole(coordinator)
                         .requestMatchers("/api/people/**")
                         .hasAnyRole(coordinator, clinician)
                         .requestMatchers(HttpMethod.GET, "/api/letters", "/api/mail")

@@ -47,6 +47,12 @@ interface AuditMapper {
             int longest,
             int most);
 
+    @Select("""
+            SELECT id, at, account, act, subject, address, session FROM audit_entry
+            WHERE LOCATE(#{words}, subject) > 0 ORDER BY id
+            """)
+    List<Entry> naming(String words);
+
     /**
      * An entry in the chain; at place 0 and without a hash where it is in none yet.
      *

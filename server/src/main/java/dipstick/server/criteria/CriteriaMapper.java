@@ -48,6 +48,13 @@ interface CriteriaMapper {
             """)
     int insertVersion(PublishedVersion version);
 
+    @Select("SELECT " + VERSION_COLUMNS + " FROM criteria_version ORDER BY id, version")
+    List<PublishedVersion> allVersions();
+
+    /** Of what was published nothing is ever changed but what names somebody who is erased. */
+    @Update("UPDATE criteria_version SET document = #{document} WHERE id = #{id} AND version = #{version}")
+    int updateVersion(String id, int version, String document);
+
     @Select("SELECT " + VERSION_COLUMNS + " FROM criteria_version WHERE id = #{id} ORDER BY version")
     List<PublishedVersion> versions(String id);
 

@@ -65,6 +65,14 @@ interface ExchangeMapper {
             """)
     List<WrittenTo.Row> writtenSince(String set, String what, String template, LocalDate after);
 
+    @Select("""
+            SELECT set_id, person, what, template, on_day, account FROM written_to WHERE person = #{person} ORDER BY id
+            """)
+    List<WrittenTo.Row> writtenTo(String person);
+
+    @Update("UPDATE written_to SET person = #{stub} WHERE person = #{person}")
+    int stubWritten(String person, String stub);
+
     @Update("MERGE INTO calendar_feed (account, fingerprint) KEY (account) VALUES (#{account}, #{fingerprint})")
     int keepFeed(String account, String fingerprint);
 

@@ -186,12 +186,20 @@ public class Paper {
     /** A column of a table, as wide beside the others as it says. */
     public record Column(String header, int width) {}
 
+    /** @param title above it; empty for none */
+    public record Table(String title, List<Column> columns, List<List<String>> rows) {}
+
     /**
      * A table for staff, as wide as the page lies.
      *
      * @param footer who printed it, when and why
      */
     public byte[] table(String title, List<Column> columns, List<List<String>> rows, String footer) {
+        return tables(title, List.of(new Table("", columns, rows)), footer);
+    }
+
+    /** As {@link #table}, one after the other. */
+    public byte[] tables(String title, List<Table> tables, String footer) {
         return printer.print(
                 new Document(title, "en"), fo -> page(fo, "table", PAGE_HEIGHT, PAGE_WIDTH, MARGIN * 0.75), fo -> {
                     fo.element("page-sequence", Map.of("master-reference", "table", "xml:lang", "en"), inside -> {
@@ -201,21 +209,34 @@ public class Paper {
                                 foot -> foot.block(
                                         Map.of("font-size", "7pt", "start-indent", mm(MARGIN * 0.75)), footer));
                         inside.element("flow", Map.of("flow-name", "xsl-region-body"), flow -> {
-                            flow.block(
-                                    Map.of(
-                                            "font-size",
-                                            "13pt",
-                                            "font-weight",
-                                            "bold",
-                                            "space-after",
-                                            "8pt",
-                                            "role",
-                                            "H1"),
-                                    title);
-                            table(flow, columns, rows);
+                            heading(flow, "H1", "13pt", title);
+                            for (Table table : tables) {
+                                if (!table.title().isEmpty()) {
+                                    heading(flow, "H2", "11pt", table.title());
+                                }
+                                table(flow, table.columns(), table.rows());
+                            }
                         });
                     });
                 });
+    }
+
+    private static void heading(Fo fo, String role, String size, String text) throws SAXException {
+        fo.block(
+                Map.of(
+                        "font-size",
+                        size,
+                        "font-weight",
+                        "bold",
+                        "space-before",
+                        "8pt",
+                        "space-after",
+                        "8pt",
+                        "role",
+                        role,
+                        "keep-with-next",
+                        "always"),
+                text);
     }
 
     private static void table(Fo fo, List<Column> columns, List<List<String>> rows) throws SAXException {

@@ -11,5 +11,7 @@ import java.util.List;
  * @param firstProblems the first of them; the whole of them is in the problems file
  * @param unreadable whether the file as a whole cannot be taken
  * @param absent people on file whom a file of people does not name
+ * @param erased rows of people who were erased here, which are left out
  */
-record FileCheck(int goodRows, int badLines, List<RowProblem> firstProblems, boolean unreadable, int absent) {}
+record FileCheck(
+        int goodRows, int badLines, List<RowProblem> firstProblems, boolean unreadable, int absent, int erased) {}

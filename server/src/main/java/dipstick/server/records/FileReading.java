@@ -17,6 +17,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.Predicate;
 
 /** Reads an uploaded file in chunks of good rows, and hands on what is wrong with the others. */
 final class FileReading {
@@ -24,11 +26,20 @@ final class FileReading {
     private static final int CHUNK = 1000;
 
     private final ZoneId zone;
+    private final Predicate<String> keptOut;
     private final Consumer<RowProblem> problems;
+    private int leftOut;
 
-    FileReading(ZoneId zone, Consumer<RowProblem> problems) {
+    /** @param keptOut people, by id, whose rows are left out */
+    FileReading(ZoneId zone, Predicate<String> keptOut, Consumer<RowProblem> problems) {
         this.zone = zone;
+        this.keptOut = keptOut;
         this.problems = problems;
+    }
+
+    /** How many good rows were left out so far, since they are of somebody who is kept out. */
+    int leftOut() {
+        return leftOut;
     }
 
     /** Takes people with the fields that their file speaks of. */
@@ -41,14 +52,14 @@ final class FileReading {
     void people(InputStream bytes, Fields known, PeopleSink sink) throws IOException {
         PeopleFile file = PeopleFile.open(bytes, zone, known);
         sink.header(file.customFields(), Set.copyOf(file.fieldNames()));
-        Chunks<PersonRecord> chunks = new Chunks<>(sink::chunk);
+        Chunks<PersonRecord> chunks = new Chunks<>(PersonRecord::id, sink::chunk);
         file.forEach(chunks);
         chunks.flush();
     }
 
     void events(InputStream bytes, Consumer<List<EventRecord>> sink) throws IOException {
         Map<String, Long> lineOfId = new HashMap<>();
-        Chunks<EventRecord> chunks = new Chunks<>(sink);
+        Chunks<EventRecord> chunks = new Chunks<>(EventRecord::personId, sink);
         EventsFile.open(bytes, zone).forEach(new RowSink<>() {
             @Override
             public void record(long line, EventRecord row) {
@@ -70,15 +81,21 @@ final class FileReading {
     }
 
     private final class Chunks<T> implements RowSink<T> {
+        private final Function<T, String> person;
         private final Consumer<List<T>> sink;
         private final List<T> chunk = new ArrayList<>();
 
-        Chunks(Consumer<List<T>> sink) {
+        Chunks(Function<T, String> person, Consumer<List<T>> sink) {
+            this.person = person;
             this.sink = sink;
         }
 
         @Override
         public void record(long line, T row) {
+            if (keptOut.test(person.apply(row))) {
+                leftOut++;
+                return;
+            }
             chunk.add(row);
             if (chunk.size() == CHUNK) {
                 flush();

@@ -50,6 +50,7 @@ class ImportController {
      * @param problems the first of them; all are in the problems file
      * @param unknownPeople how many people the events name who are not on record yet
      * @param absent people on file whom a file of people does not name
+     * @param erased rows of people who were erased here, which are left out
      * @param goneRows people who are not on file any more
      * @param reason why it failed, or is not shown yet, where it did
      */
@@ -65,6 +66,7 @@ class ImportController {
             List<LineProblem> problems,
             boolean unreadable,
             int absent,
+            int erased,
             int newRows,
             int changedRows,
             int unchangedRows,
@@ -135,7 +137,7 @@ class ImportController {
             "The file is taken and kept, but its records could not be made ready, so"
                     + " lists do not count them yet. Dipstick tries again by itself; you need not send it again.";
 
-    private static final FileCheck NOTHING_YET = new FileCheck(0, 0, List.of(), false, 0);
+    private static final FileCheck NOTHING_YET = new FileCheck(0, 0, List.of(), false, 0, 0);
 
     private static ImportView view(
             Import one, Stage stage, long read, FileCheck check, Changes changes, int unknownPeople, String reason) {
@@ -151,6 +153,7 @@ class ImportController {
                 check.firstProblems().stream().map(ImportController::line).toList(),
                 check.unreadable(),
                 check.absent(),
+                check.erased(),
                 changes.newRows(),
                 changes.changedRows(),
                 changes.unchangedRows(),

@@ -1,7 +1,9 @@
 package dipstick.server.records;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -34,4 +36,7 @@ interface ImportLogMapper {
             FROM import_log ORDER BY id DESC LIMIT 50
             """)
     List<Entry> latest();
+
+    @Delete("DELETE FROM import_log WHERE taken_at < #{day}")
+    int deleteBefore(LocalDate day);
 }

@@ -7,6 +7,7 @@ import dipstick.core.records.PersonRecord;
 import dipstick.core.records.UnreadableFile;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
+import dipstick.server.personal.Erased;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
 import jakarta.annotation.PostConstruct;
@@ -54,6 +55,7 @@ class Imports {
     private final ImportLogMapper log;
     private final RecordsLoader loader;
     private final Views views;
+    private final Erased erased;
     private final Today today;
     private final AuditLog audit;
     private final TransactionTemplate transaction;
@@ -67,6 +69,7 @@ class Imports {
             ImportLogMapper log,
             RecordsLoader loader,
             Views views,
+            Erased erased,
             Today today,
             AuditLog audit,
             PlatformTransactionManager transactions,
@@ -75,6 +78,7 @@ class Imports {
         this.log = log;
         this.loader = loader;
         this.views = views;
+        this.erased = erased;
         this.today = today;
         this.audit = audit;
         this.transaction = new TransactionTemplate(transactions);
@@ -147,9 +151,10 @@ class Imports {
         int[] good = {0};
         Set<String> named = new HashSet<>();
         boolean unreadable = false;
+        int leftOut = 0;
         try (ProblemsFile problems = new ProblemsFile(one.problemsFile())) {
             try (InputStream bytes = open(one, read -> one.become(new Import.State.Checking(read)))) {
-                FileReading reading = new FileReading(today.zone(), problems::add);
+                FileReading reading = new FileReading(today.zone(), erased.keptOut(), problems::add);
                 switch (one.kind()) {
                     case PEOPLE ->
                         reading.people(bytes, loader.fields(), new FileReading.PeopleSink() {
@@ -166,12 +171,13 @@ class Imports {
                         });
                     case EVENTS -> reading.events(bytes, chunk -> good[0] += chunk.size());
                 }
+                leftOut = reading.leftOut();
             } catch (UnreadableFile broken) {
                 problems.add(broken.problem());
                 unreadable = true;
             }
-            one.become(new Import.State.Checked(
-                    new FileCheck(good[0], problems.lines(), problems.first(), unreadable, absent(one, named))));
+            one.become(new Import.State.Checked(new FileCheck(
+                    good[0], problems.lines(), problems.first(), unreadable, absent(one, named), leftOut)));
         } catch (IOException | RuntimeException failure) {
             failed(one, failure, NOTHING_TAKEN);
         }
@@ -236,7 +242,7 @@ class Imports {
         Changes.Sum changes = new Changes.Sum();
         try (InputStream bytes = open(one, read -> one.become(new Import.State.Taking(check, read)))) {
             // What is wrong with lines was said when the file was read through.
-            FileReading reading = new FileReading(today.zone(), _ -> {});
+            FileReading reading = new FileReading(today.zone(), erased.keptOut(), _ -> {});
             switch (one.kind()) {
                 case PEOPLE -> {
                     Writing writing = new Writing(changes, known);

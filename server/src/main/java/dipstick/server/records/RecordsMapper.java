@@ -2,6 +2,7 @@ package dipstick.server.records;
 
 import dipstick.core.records.EventRecord;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -59,6 +60,28 @@ interface RecordsMapper {
 
     @Delete("DELETE FROM person WHERE id = #{id}")
     int deletePerson(String id);
+
+    @Delete("DELETE FROM event WHERE person_id = #{person}")
+    int deleteEventsOf(String person);
+
+    @Delete("DELETE FROM off_file WHERE person = #{person}")
+    int onFileAgain(String person);
+
+    @Delete("DELETE FROM off_file o WHERE EXISTS (SELECT 1 FROM person p WHERE p.id = o.person)")
+    int forgetWhoCameBack();
+
+    /** Whoever has records, or is or was on a list. */
+    @Insert("""
+            INSERT INTO off_file (person, since)
+            SELECT person, #{today} FROM (SELECT person_id AS person FROM event UNION SELECT person FROM list_entry) held
+            WHERE NOT EXISTS (SELECT 1 FROM person p WHERE p.id = held.person)
+                AND NOT EXISTS (SELECT 1 FROM off_file o WHERE o.person = held.person)
+                AND NOT EXISTS (SELECT 1 FROM erasure e WHERE e.stub = held.person)
+            """)
+    int noticeWhoIsOffFile(LocalDate today);
+
+    @Select("SELECT person FROM off_file WHERE since <= #{day} ORDER BY person")
+    List<String> offFileSince(LocalDate day);
 
     @Select("SELECT id FROM person WHERE came_at > #{moment}"
             + " AND id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})")

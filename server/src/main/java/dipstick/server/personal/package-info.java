@@ -1,0 +1,5 @@
+/** What is held of a person in each part of the product, and who was erased. */
+@NullMarked
+package dipstick.server.personal;
+
+import org.jspecify.annotations.NullMarked;

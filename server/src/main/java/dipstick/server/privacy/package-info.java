@@ -1,0 +1,5 @@
+/** What a person may ask of the practice: all that is held of them, and that it is erased; and what goes by itself. */
+@NullMarked
+package dipstick.server.privacy;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,14 @@
+import { answerOf, json } from './client'
+
+/** Asks for a file and hands it to the browser to keep, under the name that comes with it. */
+export async function keepFile(address: string, wanted: unknown): Promise<void> {
+  const response = await answerOf(address, json('POST', wanted))
+  const name = /filename\*?=(?:UTF-8'')?"?([^";]+)/.exec(
+    response.headers.get('Content-Disposition') ?? '',
+  )?.[1]
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(await response.blob())
+  link.download = decodeURIComponent(name ?? 'file')
+  link.click()
+  URL.revokeObjectURL(link.href)
+}

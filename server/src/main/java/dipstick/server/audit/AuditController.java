@@ -4,6 +4,9 @@ import dipstick.server.practice.Today;
 import dipstick.server.web.Days;
 import dipstick.server.web.Download;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -15,12 +18,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Who did what, and when; read, and never changed. */
@@ -114,11 +115,12 @@ class AuditController {
 
     /** Everything, as one JSON object on each line (https://github.com/ndjson/ndjson-spec), the oldest first. */
     @GetMapping(value = "/export", produces = "application/x-ndjson")
-    ResponseEntity<StreamingResponseBody> export(HttpServletRequest request) {
+    void export(HttpServletRequest request, HttpServletResponse response) throws IOException {
         Set<String> may = mayRead(request).stream().map(Act::name).collect(Collectors.toSet());
         log.record(Act.AUDIT_LOG_READ, "exported");
         chain.extend();
-        return Download.of("application/x-ndjson", "audit-log-" + today.day() + ".ndjson", out -> {
+        try (OutputStream out =
+                Download.into(response, "application/x-ndjson", "audit-log-" + today.day() + ".ndjson")) {
             long after = 0;
             List<AuditMapper.Link> next = entries.chained(after, PAGE);
             while (!next.isEmpty()) {
@@ -131,7 +133,7 @@ class AuditController {
                 }
                 next = entries.chained(after, PAGE);
             }
-        });
+        }
     }
 
     private static Map<String, Object> line(AuditMapper.Link link) {

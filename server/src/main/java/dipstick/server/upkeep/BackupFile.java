@@ -10,9 +10,9 @@ import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import org.springframework.util.FileSystemUtils;
 
 /** A backup: the database as it was at one moment, as the database itself packs it (a ZIP file). */
 final class BackupFile {
@@ -36,14 +36,24 @@ final class BackupFile {
 
     /** Opens it in a folder of its own and counts what is there. */
     static Counted verify(Path file, Path besides) throws IOException, SQLException {
+        return open(file, besides, BackupFile::counted);
+    }
+
+    /** What is done with the database of a backup. */
+    interface Use<T> {
+        T of(Connection database) throws IOException, SQLException;
+    }
+
+    /** @param besides in which a folder of its own is made for as long */
+    static <T> T open(Path file, Path besides, Use<T> use) throws IOException, SQLException {
         Path folder = Files.createTempDirectory(besides, "verifying");
         try {
             unpack(file, folder);
             try (Connection connection = DataFolder.open(folder)) {
-                return counted(connection);
+                return use.of(connection);
             }
         } finally {
-            remove(folder);
+            FileSystemUtils.deleteRecursively(folder);
         }
     }
 
@@ -66,7 +76,7 @@ final class BackupFile {
         }
     }
 
-    private static Counted counted(Connection connection) throws SQLException {
+    static Counted counted(Connection connection) throws SQLException {
         return new Counted(
                 DataFolder.version(connection),
                 count(connection, "person"),
@@ -82,14 +92,5 @@ final class BackupFile {
             found.next();
             return found.getLong(1);
         }
-    }
-
-    private static void remove(Path folder) throws IOException {
-        try (Stream<Path> files = Files.list(folder)) {
-            for (Path file : files.toList()) {
-                Files.delete(file);
-            }
-        }
-        Files.delete(folder);
     }
 }

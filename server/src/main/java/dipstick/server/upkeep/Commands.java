@@ -17,6 +17,7 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.util.FileSystemUtils;
 
 /** What is done about a data folder from the command line (docs/operations.md), whether or not the server runs. */
 public final class Commands {
@@ -37,11 +38,12 @@ public final class Commands {
      * @return the exit status; nothing where this is no command but the start of the server
      */
     public static Optional<Integer> run(List<String> arguments, PrintStream out, PrintStream wrong) {
-        if (arguments.isEmpty() || !List.of("backup", "restore", "audit").contains(arguments.getFirst())) {
+        if (arguments.isEmpty()
+                || !List.of("backup", "restore", "export", "import", "audit").contains(arguments.getFirst())) {
             return Optional.empty();
         }
         if (arguments.size() != 3) {
-            wrong.println("dipstick: say backup FILE, restore FILE or audit verify.");
+            wrong.println("dipstick: say backup FILE, restore FILE, export FOLDER, import FOLDER or audit verify.");
             return Optional.of(NOT_UNDERSTOOD);
         }
         Commands commands = new Commands(new DataFolder(Path.of(arguments.get(2))), out);
@@ -62,6 +64,8 @@ public final class Commands {
         return switch (command) {
             case "backup" -> backup(Path.of(what));
             case "restore" -> restore(Path.of(what));
+            case "export" -> export(Path.of(what));
+            case "import" -> bringIn(Path.of(what));
             default -> verify();
         };
     }
@@ -71,18 +75,10 @@ public final class Commands {
         if (Files.exists(file)) {
             throw new CannotStart(file + " is there already. Name another file; nothing was written.");
         }
-        requireDatabase();
         Path folder = Optional.ofNullable(file.toAbsolutePath().getParent()).orElse(file.toAbsolutePath());
         Path part = Files.createTempFile(folder, "backup", ".part");
         try {
-            if (!ofRunningServer(part)) {
-                Files.delete(part);
-                try (Connection connection = data.open()) {
-                    BackupFile.write(connection, part);
-                } catch (SQLException failure) {
-                    throw data.explained(failure);
-                }
-            }
+            writeBackup(part);
             BackupFile.Counted counted = BackupFile.verify(part, folder);
             Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
             out.println(file + ": " + counted.words() + "; opened and counted.");
@@ -90,6 +86,78 @@ public final class Commands {
         } finally {
             Files.deleteIfExists(part);
         }
+    }
+
+    /** @param part an empty file, to be written over */
+    private void writeBackup(Path part) throws IOException, SQLException, InterruptedException {
+        requireDatabase();
+        if (!ofRunningServer(part)) {
+            Files.delete(part);
+            try (Connection connection = data.open()) {
+                BackupFile.write(connection, part);
+            } catch (SQLException failure) {
+                throw data.explained(failure);
+            }
+        }
+    }
+
+    /** Of one moment, whether it runs or not; the folder comes to be when everything is in it. */
+    private int export(Path folder) throws IOException, SQLException, InterruptedException {
+        if (Files.exists(folder)) {
+            throw new CannotStart(folder + " is there already. Name another folder; nothing was written.");
+        }
+        requireDatabase();
+        Path besides = Optional.ofNullable(folder.toAbsolutePath().getParent()).orElse(folder.toAbsolutePath());
+        Path part = Files.createTempDirectory(besides, "export");
+        Path backup = Files.createTempFile(besides, "backup", ".part");
+        try {
+            writeBackup(backup);
+            BackupFile.open(backup, besides, database -> {
+                WholeExport.write(database, part);
+                return DONE;
+            });
+            Files.move(part, folder, StandardCopyOption.ATOMIC_MOVE);
+            out.println(folder + ": everything, passwords' hashes too. Keep it where the records may be kept.");
+            return DONE;
+        } finally {
+            Files.deleteIfExists(backup);
+            FileSystemUtils.deleteRecursively(part);
+        }
+    }
+
+    /** Into an empty folder alone; the database comes to be when everything is in it. */
+    private int bringIn(Path folder) throws IOException, SQLException {
+        int version = WholeExport.version(folder);
+        int newest = BeforeStart.newest();
+        if (version < 1 || version > newest) {
+            throw new CannotStart("The folder " + folder + " was written by another Dipstick (version " + version
+                    + ", this one knows 1 to " + newest + "). Nothing was brought in.");
+        }
+        requireEmpty();
+        Path part = Files.createTempDirectory(data.path(), "import");
+        try {
+            try (Connection database = DataFolder.make(part, version)) {
+                WholeExport.read(folder, database);
+            }
+            BackupFile.Counted counted;
+            try (Connection database = DataFolder.open(part)) {
+                counted = BackupFile.counted(database);
+            }
+            Files.move(part.resolve(DataFolder.DATABASE), data.database(), StandardCopyOption.ATOMIC_MOVE);
+            tellWhatIsThere(counted);
+            return DONE;
+        } catch (SQLException unfit) {
+            throw new CannotStart(
+                    "What is in " + folder + " does not fit together, so it was changed since it was written: "
+                            + unfit.getMessage() + ". Nothing was brought in.",
+                    unfit);
+        } finally {
+            FileSystemUtils.deleteRecursively(part);
+        }
+    }
+
+    private void tellWhatIsThere(BackupFile.Counted counted) {
+        out.println(data.path() + ": " + counted.words() + ". Start Dipstick over it with --data " + data.path() + ".");
     }
 
     private void requireDatabase() {
@@ -126,6 +194,14 @@ public final class Commands {
         if (!Files.isReadable(file)) {
             throw new CannotStart(file + " is not there or cannot be read. Nothing was restored.");
         }
+        requireEmpty();
+        BackupFile.Counted counted = BackupFile.verify(file, data.path());
+        BackupFile.unpack(file, data.path());
+        tellWhatIsThere(counted);
+        return DONE;
+    }
+
+    private void requireEmpty() throws IOException {
         Files.createDirectories(data.path());
         try (var files = Files.list(data.path())) {
             if (files.findAny().isPresent()) {
@@ -134,10 +210,6 @@ public final class Commands {
                                 + " is not empty. Name an empty one with --data, or move what is there away; nothing was changed.");
             }
         }
-        BackupFile.Counted counted = BackupFile.verify(file, data.path());
-        BackupFile.unpack(file, data.path());
-        out.println(data.path() + ": " + counted.words() + ". Start Dipstick over it with --data " + data.path() + ".");
-        return DONE;
     }
 
     private int verify() throws SQLException {

@@ -9,6 +9,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.security.SecureRandom;
 import java.sql.SQLException;
 import java.util.HexFormat;
@@ -16,13 +17,13 @@ import java.util.Optional;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.core.io.InputStreamResource;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.server.ResponseStatusException;
-import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 
 /** What the commands of this machine ask of the running server; to everybody else there is nothing here. */
 @Hidden
@@ -62,19 +63,14 @@ class ControlController {
 
     /** A backup of now, not yet opened: whoever asked for it does that. */
     @GetMapping("/backup")
-    ResponseEntity<StreamingResponseBody> backup(HttpServletRequest request) throws IOException, SQLException {
+    ResponseEntity<InputStreamResource> backup(HttpServletRequest request) throws IOException, SQLException {
         requireSecret(request);
         Path file = Files.createTempFile(settings.data(), "backup", ".part");
         Files.delete(file);
         backups.write(file);
         audit.record("dipstick", Act.BACKUP_TAKEN, "by command");
-        return ResponseEntity.ok(out -> {
-            try {
-                Files.copy(file, out);
-            } finally {
-                Files.delete(file);
-            }
-        });
+        return ResponseEntity.ok(
+                new InputStreamResource(Files.newInputStream(file, StandardOpenOption.DELETE_ON_CLOSE)));
     }
 
     private void requireSecret(HttpServletRequest request) {

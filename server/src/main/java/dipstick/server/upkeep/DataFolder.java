@@ -13,11 +13,14 @@ import java.sql.SQLException;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.flywaydb.core.Flyway;
 
 /** The folder in which everything is kept, as it is before anything is started over it. */
 record DataFolder(Path path) {
     static final String DATABASE = "records.mv.db";
     static final String BACKUPS = "backups";
+
+    private static final String USER = "dipstick";
 
     /** H2's code for a database that another process has open. */
     private static final int IN_USE = 90_020;
@@ -146,7 +149,19 @@ record DataFolder(Path path) {
     }
 
     static Connection open(Path folder) throws SQLException {
-        return DriverManager.getConnection(url(folder), "dipstick", "");
+        return DriverManager.getConnection(url(folder), USER, "");
+    }
+
+    /** A new database at a version. */
+    static Connection make(Path folder, int version) throws SQLException {
+        String url = url(folder).replace(";IFEXISTS=TRUE", "");
+        Flyway.configure()
+                .dataSource(url, USER, "")
+                .locations("classpath:db/migration")
+                .target(String.valueOf(version))
+                .load()
+                .migrate();
+        return DriverManager.getConnection(url, USER, "");
     }
 
     CannotStart explained(SQLException wrong) {

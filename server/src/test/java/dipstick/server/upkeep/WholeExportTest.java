@@ -72,7 +72,10 @@ class WholeExportTest {
                 "kept",
                 "{\"format\": \"dipstick-criteria/1\", \"id\": \"kept\", \"name\": \"Kept “so”\", \"include\": [{\"id\": \"x\","
                         + " \"test\": {\"field\": \"family_name\", \"in\": [\"vask\"]}}]}");
-        new Desks(tam, "kept").does("NOTE", "p2", "words", "\"rings, \\\\ often\"");
+        assertThat(new Desks(tam, "kept")
+                        .does("NOTE", "p2", "words", "\"rings, ; often\"")
+                        .status())
+                .isEqualTo(200);
     }
 
     /** Each table's rows, as texts. */
@@ -138,7 +141,7 @@ class WholeExportTest {
 
         RunningServer started = over("again");
         Visitor tam = started.visitor().signIn("tam", "a%20long%20password");
-        assertThat(new Desks(tam, "kept").log("p2")).first().asString().contains("rings, \\ often");
+        assertThat(new Desks(tam, "kept").log("p2")).first().asString().contains("rings, ; often");
         // What is new goes on after what was brought in.
         assertThat(new Desks(tam, "kept")
                         .does("NOTE", "p2", "words", "\"another\"")

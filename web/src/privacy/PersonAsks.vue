@@ -68,8 +68,8 @@ async function erase() {
         <p v-if="wanted === 'erasure'" class="whole">
           Their record, their place on every list and whatever was written about them goes, and
           cannot be brought back. A stub without a name keeps the counts of lists true. The audit
-          log and the backups that there are keep their number for as long as they are kept. Files
-          that still name them are read without them.
+          log still has their number, and the backups of before still have it all, for as long as
+          they are kept. Files that still name them are read without them.
         </p>
         <p v-else class="whole">
           Their record, lists, readings, what was done about them, and who looked: to read as a PDF,
@@ -101,7 +101,6 @@ async function erase() {
           <Button
             v-if="wanted === 'erasure'"
             type="submit"
-            severity="danger"
             label="Erase for good"
             :loading="saving"
             :disabled="draft.typed.trim() !== person"

@@ -20,7 +20,8 @@ import java.util.regex.Pattern;
 
 /** The packaged application in a process of its own, as {@code ./dipstick serve} and {@code demo} start it. */
 final class RunningApplication implements AutoCloseable {
-    private static final Path SERVER = Path.of("../server/target/server-0.1.0.jar");
+    private static final String SERVER = "../server/target/server-0.1.0.jar";
+    private static final String DEMO = "../demo/target/demo-0.1.0.jar";
     private static final Duration LONGEST_START = Duration.ofMinutes(3);
     private static final Pattern CODE = Pattern.compile("creating the first one: (\\S+)");
 
@@ -39,8 +40,9 @@ final class RunningApplication implements AutoCloseable {
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "--enable-native-access=ALL-UNNAMED",
-                "-jar",
-                SERVER.toString(),
+                "-cp",
+                List.of(settings).contains("--dipstick.demo=true") ? SERVER + ":" + DEMO : SERVER,
+                "dipstick.server.DipstickApplication",
                 "--dipstick.data=" + data.toAbsolutePath(),
                 "--server.port=" + port));
         command.addAll(List.of(settings));

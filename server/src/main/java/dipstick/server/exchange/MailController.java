@@ -87,7 +87,7 @@ class MailController {
 
     /** What the demo's stand-in was sent, the newest first. */
     @GetMapping("/api/mail/sent")
-    List<MailSending.SentMail> sent() {
+    List<MailStandIn.SentMail> sent() {
         return mail.sent();
     }
 

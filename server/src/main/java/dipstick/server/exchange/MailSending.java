@@ -1,19 +1,6 @@
 package dipstick.server.exchange;
 
-import com.icegreen.greenmail.util.GreenMail;
-import com.icegreen.greenmail.util.GreenMailUtil;
-import com.icegreen.greenmail.util.ServerSetup;
-import dipstick.server.practice.PracticeSettings;
-import jakarta.annotation.PreDestroy;
-import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
-import jakarta.mail.Multipart;
-import jakarta.mail.Part;
-import jakarta.mail.internet.MimeMessage;
-import java.io.IOException;
-import java.time.Instant;
-import java.util.Arrays;
-import java.util.Date;
 import java.util.List;
 import java.util.Optional;
 import org.slf4j.Logger;
@@ -24,7 +11,6 @@ import org.springframework.mail.MailAuthenticationException;
 import org.springframework.mail.MailParseException;
 import org.springframework.mail.MailSendException;
 import org.springframework.mail.javamail.JavaMailSender;
-import org.springframework.mail.javamail.JavaMailSenderImpl;
 import org.springframework.stereotype.Service;
 
 /**
@@ -40,35 +26,17 @@ class MailSending {
 
     private static final Logger LOG = LoggerFactory.getLogger(MailSending.class);
 
-    private final Optional<GreenMail> standIn;
+    private final Optional<MailStandIn> standIn;
     private final Optional<JavaMailSender> sender;
     private final String from;
 
     MailSending(
-            PracticeSettings settings,
+            ObjectProvider<MailStandIn> standIn,
             ObjectProvider<JavaMailSender> setUp,
             @Value("${dipstick.mail-from:practice@example.org}") String from) {
-        this.standIn = settings.demo() ? Optional.of(begin()) : Optional.empty();
-        this.sender = standIn.<JavaMailSender>map(MailSending::senderTo)
-                .or(() -> Optional.ofNullable(setUp.getIfAvailable()));
+        this.standIn = Optional.ofNullable(standIn.getIfAvailable());
+        this.sender = this.standIn.map(MailStandIn::sender).or(() -> Optional.ofNullable(setUp.getIfAvailable()));
         this.from = from;
-    }
-
-    /** Something that was sent to the stand-in. */
-    record SentMail(String to, String subject, String text, String at) {}
-
-    private static GreenMail begin() {
-        ServerSetup anyFreePort = new ServerSetup(0, "127.0.0.1", ServerSetup.PROTOCOL_SMTP);
-        GreenMail server = new GreenMail(anyFreePort);
-        server.start();
-        return server;
-    }
-
-    private static JavaMailSender senderTo(GreenMail server) {
-        JavaMailSenderImpl sender = new JavaMailSenderImpl();
-        sender.setHost("127.0.0.1");
-        sender.setPort(server.getSmtp().getPort());
-        return sender;
     }
 
     boolean isReady() {
@@ -101,43 +69,7 @@ class MailSending {
     }
 
     /** The newest first; nothing where there is no stand-in. */
-    List<SentMail> sent() {
-        return standIn.stream()
-                .flatMap(server -> Arrays.stream(server.getReceivedMessages()))
-                .map(MailSending::shown)
-                .toList()
-                .reversed();
-    }
-
-    private static SentMail shown(MimeMessage message) {
-        try {
-            Date at = message.getSentDate();
-            return new SentMail(
-                    GreenMailUtil.getAddressList(message.getRecipients(Message.RecipientType.TO)),
-                    message.getSubject(),
-                    text(message),
-                    (at == null ? Instant.EPOCH : at.toInstant()).toString());
-        } catch (MessagingException | IOException unreadable) {
-            throw new IllegalStateException("A mail that was sent cannot be read", unreadable);
-        }
-    }
-
-    /** The part that is text. */
-    private static String text(Part part) throws MessagingException, IOException {
-        if (part.getContent() instanceof Multipart several) {
-            for (int i = 0; i < several.getCount(); i++) {
-                String text = text(several.getBodyPart(i));
-                if (!text.isEmpty()) {
-                    return text;
-                }
-            }
-            return "";
-        }
-        return part.isMimeType("text/plain") ? String.valueOf(part.getContent()) : "";
-    }
-
-    @PreDestroy
-    void stop() {
-        standIn.ifPresent(GreenMail::stop);
+    List<MailStandIn.SentMail> sent() {
+        return standIn.map(MailStandIn::sent).orElse(List.of());
     }
 }

@@ -2,11 +2,9 @@ package dipstick.server.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dipstick.server.practice.PracticeSettings;
 import jakarta.mail.internet.MimeMessage;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.ObjectProvider;
@@ -22,28 +20,19 @@ class MailSendingTest {
         return new MailMessage(address, "en", LETTER, "Otterbrook, the Practice", "desk@example.org", "The desk");
     }
 
-    private static MailSending sending(boolean demo, Map<String, JavaMailSender> setUp) {
+    private static MailSending sending(Map<String, JavaMailSender> setUp) {
         StaticListableBeanFactory beans = new StaticListableBeanFactory();
         setUp.forEach(beans::addBean);
         ObjectProvider<JavaMailSender> provider = beans.getBeanProvider(JavaMailSender.class);
-        return new MailSending(
-                new PracticeSettings(Path.of("unused"), "", "", "", demo), provider, "practice@example.org");
+        return new MailSending(beans.getBeanProvider(MailStandIn.class), provider, "practice@example.org");
     }
 
     @Test
-    void the_demo_has_a_stand_in_that_shows_what_it_was_sent_and_refuses_when_it_is_gone() {
-        MailSending mail = sending(true, Map.of());
-        assertThat(mail.send(to("ada@example.org"))).isEmpty();
-        assertThat(mail.sent()).singleElement().satisfies(sent -> {
-            assertThat(sent.to()).isEqualTo("ada@example.org");
-            assertThat(sent.subject()).isEqualTo("Please call");
-            assertThat(sent.text()).contains("Dear Ada");
-        });
-        assertThat(mail.send(to("no address at all")))
-                .as("one that nobody can be written to at")
-                .hasValueSatisfying(why -> assertThat(why).isNotEqualTo(MailSending.UNREACHABLE));
-        mail.stop();
-        assertThat(mail.send(to("ada@example.org"))).contains(MailSending.UNREACHABLE);
+    void where_no_server_is_told_of_nothing_can_be_sent_and_nothing_is_a_stand_in() {
+        MailSending mail = sending(Map.of());
+        assertThat(mail.isReady()).isFalse();
+        assertThat(mail.isStandIn()).isFalse();
+        assertThat(mail.sent()).isEmpty();
     }
 
     @Test
@@ -54,7 +43,7 @@ class MailSendingTest {
                 throw new MailSendException(Map.of(message, new IllegalArgumentException("550 no such mailbox")));
             }
         };
-        assertThat(sending(false, Map.of("mail", refusing)).send(to("ada@example.org")))
+        assertThat(sending(Map.of("mail", refusing)).send(to("ada@example.org")))
                 .hasValueSatisfying(why -> assertThat(why).startsWith("The mail server refused it"));
     }
 
@@ -82,6 +71,6 @@ class MailSendingTest {
 
     @Test
     void elsewhere_there_is_none_until_one_is_set_up() {
-        assertThat(sending(false, Map.of()).isReady()).isFalse();
+        assertThat(sending(Map.of()).isReady()).isFalse();
     }
 }

@@ -148,8 +148,7 @@ class WholeExportTest {
                         .status())
                 .isEqualTo(200);
         Visitor manager = started.signedIn("mona", Role.MANAGER);
-        assertThat(manager.get("/api/audit/chain").json().get("broken").asString(""))
-                .isEmpty();
+        assertThat(manager.get("/api/audit/chain").json().has("broken")).isFalse();
         started.stop();
         assertThat(command("import", "out", "again")).isEqualTo(1);
         assertThat(said()).contains("is not empty");

@@ -9,12 +9,18 @@ import App from './App.vue'
 import { router } from './router'
 import { paperAndInk } from './theme/preset'
 
+/** With which what PrimeVue adds to the page is in force. */
+const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce ?? ''
+
 createApp(App)
   .use(createPinia())
   .use(router)
   .use(VueQueryPlugin, {
     queryClientConfig: { defaultOptions: { queries: { retry: false, staleTime: 0 } } },
   })
-  .use(PrimeVue, { theme: { preset: paperAndInk, options: { darkModeSelector: '.never' } } })
+  .use(PrimeVue, {
+    csp: { nonce },
+    theme: { preset: paperAndInk, options: { darkModeSelector: '.never' } },
+  })
   .use(ToastService)
   .mount('#app')

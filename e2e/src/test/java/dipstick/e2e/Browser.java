@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.logging.Level;
 import org.openqa.selenium.By;
 import org.openqa.selenium.ElementClickInterceptedException;
 import org.openqa.selenium.JavascriptExecutor;
@@ -22,6 +23,9 @@ import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.logging.LogEntry;
+import org.openqa.selenium.logging.LogType;
+import org.openqa.selenium.logging.LoggingPreferences;
 import org.openqa.selenium.support.ui.ExpectedCondition;
 import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
@@ -58,6 +62,9 @@ final class Browser implements AutoCloseable {
                         "profile.password_manager_enabled", false,
                         "profile.password_manager_leak_detection", false,
                         "download.default_directory", downloads.toAbsolutePath().toString()));
+        LoggingPreferences told = new LoggingPreferences();
+        told.enable(LogType.BROWSER, Level.ALL);
+        options.setCapability("goog:loggingPrefs", told);
         ChromeDriverService service = new ChromeDriverService.Builder()
                 .usingDriverExecutable(new File("/usr/bin/chromedriver"))
                 .build();
@@ -86,6 +93,14 @@ final class Browser implements AutoCloseable {
     /** Whether the device can tell that it is its owner. */
     void ownerIsThere(boolean there) {
         device.setUserVerified(there);
+    }
+
+    /** What the policy of the pages refused since this was last asked. */
+    List<String> refusedByPolicy() {
+        return driver.manage().logs().get(LogType.BROWSER).getAll().stream()
+                .map(LogEntry::getMessage)
+                .filter(message -> message.contains("Content Security Policy"))
+                .toList();
     }
 
     /** What of the page cannot be seen whole, because it goes beyond the window's edge or what holds it. */

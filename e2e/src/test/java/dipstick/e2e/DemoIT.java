@@ -315,6 +315,12 @@ class DemoIT {
         assertThat(browser.path()).isEqualTo("/today");
     }
 
+    @Test
+    @Order(99)
+    void nothing_that_the_pages_do_is_against_their_own_policy() {
+        assertThat(browser.refusedByPolicy()).isEmpty();
+    }
+
     private static String asOf() {
         return browser.find("#as-of").getAttribute("value");
     }

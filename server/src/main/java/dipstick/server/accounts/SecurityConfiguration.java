@@ -2,6 +2,7 @@ package dipstick.server.accounts;
 
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
+import dipstick.server.web.PageNonce;
 import dipstick.server.web.ProblemResponse;
 import jakarta.servlet.DispatcherType;
 import java.util.Optional;
@@ -26,10 +27,7 @@ class SecurityConfiguration {
 
     /** The pages use none of these, so nothing that got into them can either. */
     private static final String NOTHING_OF_THE_MACHINE =
-            "camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), bluetooth=(), display-capture=()";
-
-    private static final String POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:;"
-            + " font-src 'self' data:; frame-ancestors 'none'; form-action 'self'; base-uri 'self'";
+            "camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), display-capture=()";
 
     @Bean
     PasswordEncoder passwordEncoder() {
@@ -58,7 +56,8 @@ class SecurityConfiguration {
         http.addFilterBefore(new OpenAccountFilter(accounts, sessions), AuthorizationFilter.class);
         http.addFilterAfter(new SecondFactorFilter(demand), AuthorizationFilter.class);
         http.csrf(csrf -> csrf.spa());
-        http.headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))
+        http.headers(headers -> headers.addHeaderWriter((request, response) ->
+                        response.setHeader("Content-Security-Policy", policy(PageNonce.of(request))))
                 .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
                 .permissionsPolicyHeader(policy -> policy.policy(NOTHING_OF_THE_MACHINE))
                 .crossOriginOpenerPolicy(policy -> policy.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
@@ -127,6 +126,11 @@ class SecurityConfiguration {
                     ProblemResponse.write(response, HttpStatus.FORBIDDEN);
                 }));
         return http.build();
+    }
+
+    private static String policy(String nonce) {
+        return "default-src 'self'; style-src 'self' 'nonce-" + nonce + "'; img-src 'self' data:;"
+                + " font-src 'self' data:; object-src 'none'; frame-ancestors 'none'; form-action 'self'; base-uri 'self'";
     }
 
     private static String shortened(String address) {

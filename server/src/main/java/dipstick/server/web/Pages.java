@@ -1,6 +1,8 @@
 package dipstick.server.web;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -11,6 +13,8 @@ import org.springframework.http.CacheControl;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.PathResourceResolver;
+import org.springframework.web.servlet.resource.ResourceTransformerChain;
+import org.springframework.web.servlet.resource.TransformedResource;
 
 /** Serves the browser's pages: every address of a page is the one page, which finds its way by itself. */
 @Configuration
@@ -19,6 +23,7 @@ class Pages implements WebMvcConfigurer {
     private static final List<String> NO_PAGES = List.of("api/", "v3/", "actuator", "control", "calendar/");
 
     private static final String STATIC = "classpath:/static/";
+    private static final String INDEX = "index.html";
 
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry registry) {
@@ -28,9 +33,22 @@ class Pages implements WebMvcConfigurer {
                 .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).immutable());
         registry.addResourceHandler("/**")
                 .addResourceLocations(STATIC)
-                .setCacheControl(CacheControl.noCache())
-                .resourceChain(true)
-                .addResolver(new PageResolver());
+                // One that is kept would have the word of another answer.
+                .setCacheControl(CacheControl.noStore())
+                .setUseLastModified(false)
+                .resourceChain(false)
+                .addResolver(new PageResolver())
+                .addTransformer(Pages::withNonce);
+    }
+
+    private static Resource withNonce(HttpServletRequest request, Resource resource, ResourceTransformerChain chain)
+            throws IOException {
+        Resource page = chain.transform(request, resource);
+        if (!INDEX.equals(page.getFilename())) {
+            return page;
+        }
+        String html = page.getContentAsString(StandardCharsets.UTF_8).replace(PageNonce.PLACE, PageNonce.of(request));
+        return new TransformedResource(page, html.getBytes(StandardCharsets.UTF_8));
     }
 
     private static final class PageResolver extends PathResourceResolver {
@@ -41,7 +59,7 @@ class Pages implements WebMvcConfigurer {
                 return found;
             }
             boolean isPage = NO_PAGES.stream().noneMatch(path::startsWith) && !path.matches(".*\\.[^/]*");
-            return isPage ? new ClassPathResource("static/index.html") : null;
+            return isPage ? new ClassPathResource("static/" + INDEX) : null;
         }
     }
 }

@@ -4,7 +4,6 @@ import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.SavedSet;
-import dipstick.server.people.PeopleReader;
 import dipstick.server.readings.DialSetting;
 import dipstick.server.readings.ListCriteria;
 import dipstick.server.readings.Readings;
@@ -35,7 +34,6 @@ class DeskController {
     private final CriteriaSets sets;
     private final Readings readings;
     private final ListCriteria criteria;
-    private final PeopleReader people;
     private final SeenPeople seen;
     private final ListedPeople listed;
     private final Sharing sharing;
@@ -52,7 +50,6 @@ class DeskController {
             CriteriaSets sets,
             Readings readings,
             ListCriteria criteria,
-            PeopleReader people,
             SeenPeople seen,
             ListedPeople listed,
             Sharing sharing,
@@ -67,7 +64,6 @@ class DeskController {
         this.sets = sets;
         this.readings = readings;
         this.criteria = criteria;
-        this.people = people;
         this.seen = seen;
         this.listed = listed;
         this.sharing = sharing;
@@ -125,7 +121,6 @@ class DeskController {
     PersonLog person(@PathVariable String set, @PathVariable String person) {
         sharing.require(set, Right.VIEW);
         listed.requireListed(set, person, false);
-        seen.records().find(person).ifPresent(number -> people.requireMaySee(number, seen.records()));
         audit.recordOnce(Act.PERSON_READ, person + ", log");
         return logs.of(person);
     }

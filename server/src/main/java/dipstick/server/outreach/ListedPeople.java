@@ -11,15 +11,22 @@ import org.springframework.stereotype.Service;
 @Service
 public class ListedPeople {
     private final EntryMapper entries;
+    private final SeenPeople seen;
     private final Accounts accounts;
 
-    ListedPeople(EntryMapper entries, Accounts accounts) {
+    ListedPeople(EntryMapper entries, SeenPeople seen, Accounts accounts) {
+        this.seen = seen;
         this.entries = entries;
         this.accounts = accounts;
     }
 
-    /** @param onItToday whether they are on the list as of the day that is looked at */
+    /**
+     * Refuses somebody whom whoever is signed in may not see, or may see on the list alone and who is not on it.
+     *
+     * @param onItToday whether they are on the list as of the day that is looked at
+     */
     public void requireListed(String set, String person, boolean onItToday) {
+        seen.requireMaySee(person);
         Colleague here = accounts.here();
         boolean seesAnybody = here.is(Role.COORDINATOR) || here.is(Role.CLINICIAN);
         if (!seesAnybody && !onItToday && entries.find(set, person).isEmpty()) {

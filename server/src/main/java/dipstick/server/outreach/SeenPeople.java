@@ -1,7 +1,9 @@
 package dipstick.server.outreach;
 
 import dipstick.core.population.Population;
+import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
+import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PersonLine;
 import dipstick.server.records.Views;
 import java.time.LocalDate;
@@ -11,13 +13,22 @@ import org.springframework.stereotype.Component;
 @Component
 class SeenPeople {
     private final Views views;
+    private final Accounts accounts;
 
-    SeenPeople(Views views) {
+    SeenPeople(Views views, Accounts accounts) {
         this.views = views;
+        this.accounts = accounts;
     }
 
     Population records() {
         return views.current().population();
+    }
+
+    /** Somebody who went off file is there to whoever sees everybody. */
+    void requireMaySee(String person) {
+        if (!maySee(accounts.here(), person)) {
+            throw PeopleReader.noSuchPerson();
+        }
     }
 
     boolean maySee(Colleague who, String person) {

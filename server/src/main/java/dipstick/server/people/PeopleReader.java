@@ -39,6 +39,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
+import org.springframework.web.ErrorResponseException;
 
 /** Reads one person whole; each reading is written down in the audit log. */
 @Service
@@ -93,22 +94,24 @@ public class PeopleReader {
                 : "";
     }
 
-    /** Refuses a clinician who sees own people only, of others. */
+    /** To whoever sees own people only, others are not there. */
     public void requireMaySee(int person, Population population) {
         if (!accounts.here().maySeePeopleOf(PersonLine.text(population, person, "provider"))) {
-            throw Problems.refused(
-                    HttpStatus.FORBIDDEN,
-                    "not-your-person",
-                    "Your account shows your own people only, and this person is another provider’s.");
+            throw noSuchPerson();
         }
     }
 
     /** The number of the person with this id; refused where there is none. */
     public static int numberOf(String id, Population population) {
-        return population
-                .find(id)
-                .orElseThrow(() -> Problems.refused(
-                        HttpStatus.NOT_FOUND, "no-such-person", "This person is not among the records."));
+        return population.find(id).orElseThrow(PeopleReader::noSuchPerson);
+    }
+
+    /** The same, whether nobody has this id, or somebody whom whoever asks may not see. */
+    public static ErrorResponseException noSuchPerson() {
+        return Problems.refused(
+                HttpStatus.NOT_FOUND,
+                "no-such-person",
+                "This person is not among the records that you see. Look them up under People.");
     }
 
     private record InSection(Section section, Criterion criterion) {}

@@ -4,6 +4,7 @@ import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
+import dipstick.server.people.PeopleReader;
 import dipstick.server.personal.PersonalData;
 import dipstick.server.personal.PersonalData.Held;
 import dipstick.server.practice.PracticeSettings;
@@ -11,12 +12,10 @@ import dipstick.server.practice.Today;
 import dipstick.server.records.FieldsOnFile;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
-import dipstick.server.web.Problems;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
 /** Gathers all that is held of a person. */
@@ -73,7 +72,7 @@ class PersonReports {
                         .maySeePeopleOf(
                                 Optional.ofNullable(onFile.get("provider")).orElse(""));
         if (!mayBeSeen || !isHeld(person)) {
-            throw Problems.refused(HttpStatus.NOT_FOUND, "no-such-person", "This person is not among the records.");
+            throw PeopleReader.noSuchPerson();
         }
     }
 

@@ -31,7 +31,9 @@ class RightsTest {
             - What somebody may do with a set and its list, *Sharing* says of each: nothing, look, work, or change. A list that is
               not shared with them is not there to them: 404, as for one that never was.
             - A set that is private is no set to others who name it in one of theirs, on the bench and when they publish.
-            - Who sees their own people only sees, is given, and finds no others, on any list.
+            - Who sees their own people only sees, is given, and finds no others, on any list: they are not there.
+            - With somebody else's private set, person, session, token or passkey each of these addresses answers as with one that never
+              was (`NotThereTest`); but a name that is taken cannot be given to another set.
             - Contact details go out of the house only with a reason, by who may work the list; who is to check only by who may change
               it.
             - Of the audit log, administrators see what concerns accounts and the house; managers see all of it.

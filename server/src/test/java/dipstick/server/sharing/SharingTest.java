@@ -126,10 +126,10 @@ class SharingTest {
         assertThat(clinician.get("/api/people?find=ownling").json().get("total").asInt())
                 .isEqualTo(1);
         assertThat(clinician.get("/api/lists/own-list/people/own-list-2").type())
-                .isEqualTo("urn:dipstick:not-your-person");
+                .isEqualTo("urn:dipstick:no-such-person");
         assertThat(clinician.get("/api/lists/own-list/desk/people/own-list-2").status())
-                .isEqualTo(403);
-        assertThat(clinician.get("/api/people/own-list-2/standing").status()).isEqualTo(403);
+                .isEqualTo(404);
+        assertThat(clinician.get("/api/people/own-list-2/standing").status()).isEqualTo(404);
         assertThat(clinician.get("/api/lists/own-list/csv").text())
                 .contains("own-list-1")
                 .doesNotContain("own-list-2");

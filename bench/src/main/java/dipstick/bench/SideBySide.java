@@ -95,10 +95,10 @@ final class SideBySide implements Callable<Integer> {
     private static void printSnapshot(Engine engine) throws IOException {
         Path file = Files.createTempDirectory("bench").resolve("region.snapshot");
         long start = System.nanoTime();
-        Snapshot.write(file, "region", new Snapshot.Content(engine.population(), Map.of()));
+        Snapshot.write(file, "region", new Snapshot.Content(engine.population(), Map.of()), Optional.empty());
         double written = (System.nanoTime() - start) / 1e9;
         start = System.nanoTime();
-        int read = Snapshot.read(file, "region")
+        int read = Snapshot.read(file, "region", Optional.empty())
                 .orElseThrow()
                 .population()
                 .events()

@@ -6,6 +6,7 @@ import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -36,17 +37,26 @@ public final class Snapshot {
         }
     }
 
+    /** Through what the file goes on its way to the disk and back, such as a cipher that tells when it was changed. */
+    public interface Envelope {
+        OutputStream around(OutputStream out) throws IOException;
+
+        InputStream inside(InputStream in) throws IOException;
+    }
+
     /**
      * Writes the file aside, and puts it in its place when it is whole.
      *
      * @param stamp names the state of the records
+     * @param envelope nothing where the file stands as it is
      */
-    public static void write(Path file, String stamp, Content content) throws IOException {
+    public static void write(Path file, String stamp, Content content, Optional<Envelope> envelope) throws IOException {
         Path aside = Files.createTempFile(file.toAbsolutePath().getParent(), "snapshot", ".part");
         try {
             CRC32 checksum = new CRC32();
-            try (DataOutputStream whole =
-                    new DataOutputStream(new BufferedOutputStream(Files.newOutputStream(aside), BUFFER))) {
+            try (OutputStream bytes = Files.newOutputStream(aside);
+                    DataOutputStream whole = new DataOutputStream(new BufferedOutputStream(
+                            envelope.isPresent() ? envelope.get().around(bytes) : bytes, BUFFER))) {
                 DataOutputStream out = new DataOutputStream(new CheckedOutputStream(whole, checksum));
                 out.writeUTF(FORMAT);
                 out.writeUTF(stamp);
@@ -63,11 +73,14 @@ public final class Snapshot {
     }
 
     /** What is in the file, or nothing where there is none, it is of other records, or it was damaged. */
-    public static Optional<Content> read(Path file, String stamp) throws IOException {
-        if (!Files.isRegularFile(file) || !isWhole(file)) {
+    public static Optional<Content> read(Path file, String stamp, Optional<Envelope> envelope) throws IOException {
+        // An envelope tells by itself, as it is opened, that something was changed.
+        if (!Files.isRegularFile(file) || (envelope.isEmpty() && !isWhole(file))) {
             return Optional.empty();
         }
-        try (DataInputStream in = new DataInputStream(new BufferedInputStream(Files.newInputStream(file), BUFFER))) {
+        try (InputStream bytes = Files.newInputStream(file);
+                DataInputStream in = new DataInputStream(new BufferedInputStream(
+                        envelope.isPresent() ? envelope.get().inside(bytes) : bytes, BUFFER))) {
             if (!in.readUTF().equals(FORMAT) || !in.readUTF().equals(stamp)) {
                 return Optional.empty();
             }

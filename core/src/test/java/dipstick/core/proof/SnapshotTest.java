@@ -14,6 +14,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -60,30 +61,33 @@ class SnapshotTest {
     @Test
     void a_file_of_other_records_or_a_damaged_one_is_not_read() throws Exception {
         Path file = folder.resolve("view.snapshot");
-        assertThat(Snapshot.read(file, "one")).isEmpty();
+        assertThat(Snapshot.read(file, "one", Optional.empty())).isEmpty();
         Population records = Records.of("id\np1\n", "person_id,kind\np1,visit\n");
-        Snapshot.write(file, "one", new Snapshot.Content(records, Map.of("p8", 7)));
-        assertThat(Snapshot.read(file, "two")).isEmpty();
-        assertThat(Snapshot.read(file, "one").orElseThrow().waiting()).isEqualTo(Map.of("p8", 7));
+        Snapshot.write(file, "one", new Snapshot.Content(records, Map.of("p8", 7)), Optional.empty());
+        assertThat(Snapshot.read(file, "two", Optional.empty())).isEmpty();
+        assertThat(Snapshot.read(file, "one", Optional.empty()).orElseThrow().waiting())
+                .isEqualTo(Map.of("p8", 7));
 
         byte[] bytes = Files.readAllBytes(file);
         for (int at = 0; at < bytes.length; at += 11) {
             byte[] damaged = bytes.clone();
             damaged[at] ^= 0x40;
             Files.write(file, damaged);
-            assertThat(Snapshot.read(file, "one")).as("byte %d", at).isEmpty();
+            assertThat(Snapshot.read(file, "one", Optional.empty()))
+                    .as("byte %d", at)
+                    .isEmpty();
         }
         Files.write(file, Arrays.copyOf(bytes, bytes.length / 2));
-        assertThat(Snapshot.read(file, "one")).isEmpty();
+        assertThat(Snapshot.read(file, "one", Optional.empty())).isEmpty();
         Files.write(file, new byte[3]);
-        assertThat(Snapshot.read(file, "one")).isEmpty();
+        assertThat(Snapshot.read(file, "one", Optional.empty())).isEmpty();
     }
 
     private Population roundTrip(Population population) throws Exception {
         Path file = folder.resolve("view.snapshot");
-        Snapshot.write(file, "stamp", new Snapshot.Content(population, Map.of()));
+        Snapshot.write(file, "stamp", new Snapshot.Content(population, Map.of()), Optional.empty());
         assertThat(folder).isDirectoryNotContaining("glob:**.part");
-        return Snapshot.read(file, "stamp").orElseThrow().population();
+        return Snapshot.read(file, "stamp", Optional.empty()).orElseThrow().population();
     }
 
     private static String id(Population population, int row) {

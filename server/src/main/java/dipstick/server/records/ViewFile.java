@@ -1,6 +1,7 @@
 package dipstick.server.records;
 
 import dipstick.core.population.Snapshot;
+import dipstick.server.database.DatabaseKey;
 import java.io.IOException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
@@ -26,11 +27,13 @@ class ViewFile {
     private static final Duration A_WHILE = Duration.ofMinutes(1);
 
     private final Path file;
+    private final Optional<Snapshot.Envelope> envelope;
     private final AtomicReference<Optional<Unwritten>> latest = new AtomicReference<>(Optional.empty());
 
     private record Unwritten(String stamp, Snapshot.Content content) {}
 
-    ViewFile(@Value("${dipstick.data}") String folder) {
+    ViewFile(@Value("${dipstick.data}") String folder, DatabaseKey key) {
+        this.envelope = key.envelope();
         this.file = Path.of(folder).resolve("records.snapshot");
     }
 
@@ -38,7 +41,7 @@ class ViewFile {
     synchronized Optional<Snapshot.Content> read(String stamp) {
         try {
             removeUnfinished();
-            return Snapshot.read(file, stamp);
+            return Snapshot.read(file, stamp, envelope);
         } catch (IOException unreadable) {
             LOG.warn("{} could not be read, so the database is: {}", file, unreadable.getMessage());
             return Optional.empty();
@@ -71,7 +74,7 @@ class ViewFile {
 
     private void write(Unwritten view) {
         try {
-            Snapshot.write(file, view.stamp(), view.content());
+            Snapshot.write(file, view.stamp(), view.content(), envelope);
         } catch (IOException unwritable) {
             LOG.warn("{} could not be written; the next start reads the database: {}", file, unwritable.getMessage());
         }

@@ -1,5 +1,6 @@
 package dipstick.server.upkeep;
 
+import dipstick.server.database.DatabaseKey;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -35,8 +36,8 @@ final class BackupFile {
     }
 
     /** Opens it in a folder of its own and counts what is there. */
-    static Counted verify(Path file, Path besides) throws IOException, SQLException {
-        return open(file, besides, BackupFile::counted);
+    static Counted verify(Path file, Path besides, DatabaseKey key) throws IOException, SQLException {
+        return open(file, besides, key, BackupFile::counted);
     }
 
     /** What is done with the database of a backup. */
@@ -45,11 +46,11 @@ final class BackupFile {
     }
 
     /** @param besides in which a folder of its own is made for as long */
-    static <T> T open(Path file, Path besides, Use<T> use) throws IOException, SQLException {
+    static <T> T open(Path file, Path besides, DatabaseKey key, Use<T> use) throws IOException, SQLException {
         Path folder = Files.createTempDirectory(besides, "verifying");
         try {
             unpack(file, folder);
-            try (Connection connection = DataFolder.open(folder)) {
+            try (Connection connection = DataFolder.open(folder, key)) {
                 return use.of(connection);
             }
         } finally {

@@ -1,5 +1,6 @@
 package dipstick.server.upkeep;
 
+import dipstick.server.database.DatabaseKey;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
 import java.io.IOException;
@@ -42,14 +43,22 @@ class Backups {
     private final DataSource database;
     private final Today today;
     private final Room room;
+    private final DatabaseKey key;
     private volatile String problem = "";
 
-    Backups(BackupSettings settings, PracticeSettings practice, DataSource database, Today today, Room room) {
+    Backups(
+            BackupSettings settings,
+            PracticeSettings practice,
+            DataSource database,
+            Today today,
+            Room room,
+            DatabaseKey key) {
         this.settings = settings;
         this.data = practice.data();
         this.database = database;
         this.today = today;
         this.room = room;
+        this.key = key;
     }
 
     Path folder() {
@@ -111,7 +120,7 @@ class Backups {
         Path part = folder().resolve(file.getFileName() + ".part");
         try {
             write(part);
-            BackupFile.Counted counted = BackupFile.verify(part, folder());
+            BackupFile.Counted counted = BackupFile.verify(part, folder(), key);
             Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
             for (Kept old : kept().stream().skip(Math.max(1, settings.keep())).toList()) {
                 Files.deleteIfExists(folder().resolve(old.file()));

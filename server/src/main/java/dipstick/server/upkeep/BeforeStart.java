@@ -1,5 +1,6 @@
 package dipstick.server.upkeep;
 
+import dipstick.server.database.DatabaseKey;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.BindException;
@@ -8,24 +9,48 @@ import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
 import org.springframework.context.ApplicationListener;
+import org.springframework.core.env.ConfigurableEnvironment;
 import org.springframework.core.env.Environment;
+import org.springframework.core.env.MapPropertySource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
 /** Refuses to start where it could not go well, before anything is opened (docs/operations.md). */
 public final class BeforeStart implements ApplicationListener<ApplicationEnvironmentPreparedEvent> {
     private static final String MIGRATIONS = "classpath:db/migration/V*.sql";
+    private static final String URL = "spring.datasource.url";
     private static final Pattern VERSION = Pattern.compile("V(\\d+)__.*");
 
     @Override
     public void onApplicationEvent(ApplicationEnvironmentPreparedEvent prepared) {
-        Environment settings = prepared.getEnvironment();
-        new DataFolder(Path.of(settings.getProperty("dipstick.data", "data"))).prepare(newest());
+        ConfigurableEnvironment settings = prepared.getEnvironment();
+        DatabaseKey key = key(settings);
+        new DataFolder(Path.of(settings.getProperty("dipstick.data", "data")), key).prepare(newest());
+        if (key.isGiven()) {
+            settings.getPropertySources()
+                    .addFirst(new MapPropertySource(
+                            "the key of the database",
+                            Map.of(
+                                    URL,
+                                    key.url(settings.getRequiredProperty(URL)),
+                                    "spring.datasource.password",
+                                    key.password())));
+        }
         requireFree(settings);
+    }
+
+    private static DatabaseKey key(Environment settings) {
+        try {
+            return DatabaseKey.of(
+                    name -> Optional.ofNullable(settings.getProperty(name)).orElse(""));
+        } catch (IllegalArgumentException wrong) {
+            throw new CannotStart(wrong.getMessage(), wrong);
+        }
     }
 
     private static void requireFree(Environment settings) {

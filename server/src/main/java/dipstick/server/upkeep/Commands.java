@@ -1,9 +1,11 @@
 package dipstick.server.upkeep;
 
 import dipstick.server.audit.AuditFile;
+import dipstick.server.database.DatabaseKey;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintStream;
+import java.io.Reader;
 import java.net.ConnectException;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -16,7 +18,9 @@ import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Properties;
 import org.springframework.util.FileSystemUtils;
 
 /** What is done about a data folder from the command line (docs/operations.md), whether or not the server runs. */
@@ -46,8 +50,9 @@ public final class Commands {
             wrong.println("dipstick: say backup FILE, restore FILE, export FOLDER, import FOLDER or audit verify.");
             return Optional.of(NOT_UNDERSTOOD);
         }
-        Commands commands = new Commands(new DataFolder(Path.of(arguments.get(2))), out);
+        Path data = Path.of(arguments.get(2));
         try {
+            Commands commands = new Commands(new DataFolder(data, key(data)), out);
             return Optional.of(commands.run(arguments.getFirst(), arguments.get(1)));
         } catch (CannotStart refused) {
             wrong.println("dipstick: " + refused.sentence());
@@ -58,6 +63,24 @@ public final class Commands {
             wrong.println("dipstick: it was stopped.");
         }
         return Optional.of(NOT_DONE);
+    }
+
+    /** As the server finds it: in the environment, else in the settings of the data folder. */
+    private static DatabaseKey key(Path data) throws IOException {
+        Properties settings = new Properties();
+        Path file = data.resolve("dipstick.properties");
+        if (Files.isReadable(file)) {
+            try (Reader reader = Files.newBufferedReader(file)) {
+                settings.load(reader);
+            }
+        }
+        try {
+            return DatabaseKey.of(name -> Optional.ofNullable(System.getenv(
+                            name.replace('.', '_').replace('-', '_').toUpperCase(Locale.ROOT)))
+                    .orElseGet(() -> settings.getProperty(name, "")));
+        } catch (IllegalArgumentException wrong) {
+            throw new CannotStart(wrong.getMessage(), wrong);
+        }
     }
 
     private int run(String command, String what) throws IOException, SQLException, InterruptedException {
@@ -79,7 +102,7 @@ public final class Commands {
         Path part = Files.createTempFile(folder, "backup", ".part");
         try {
             writeBackup(part);
-            BackupFile.Counted counted = BackupFile.verify(part, folder);
+            BackupFile.Counted counted = BackupFile.verify(part, folder, data.key());
             Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
             out.println(file + ": " + counted.words() + "; opened and counted.");
             return DONE;
@@ -112,7 +135,7 @@ public final class Commands {
         Path backup = Files.createTempFile(besides, "backup", ".part");
         try {
             writeBackup(backup);
-            BackupFile.open(backup, besides, database -> {
+            BackupFile.open(backup, besides, data.key(), database -> {
                 WholeExport.write(database, part);
                 return DONE;
             });
@@ -136,11 +159,11 @@ public final class Commands {
         requireEmpty();
         Path part = Files.createTempDirectory(data.path(), "import");
         try {
-            try (Connection database = DataFolder.make(part, version)) {
+            try (Connection database = DataFolder.make(part, version, data.key())) {
                 WholeExport.read(folder, database);
             }
             BackupFile.Counted counted;
-            try (Connection database = DataFolder.open(part)) {
+            try (Connection database = DataFolder.open(part, data.key())) {
                 counted = BackupFile.counted(database);
             }
             Files.move(part.resolve(DataFolder.DATABASE), data.database(), StandardCopyOption.ATOMIC_MOVE);
@@ -195,7 +218,7 @@ public final class Commands {
             throw new CannotStart(file + " is not there or cannot be read. Nothing was restored.");
         }
         requireEmpty();
-        BackupFile.Counted counted = BackupFile.verify(file, data.path());
+        BackupFile.Counted counted = BackupFile.verify(file, data.path(), data.key());
         BackupFile.unpack(file, data.path());
         tellWhatIsThere(counted);
         return DONE;

@@ -1,6 +1,9 @@
 package dipstick.server.upkeep;
 
+import dipstick.server.database.DatabaseKey;
 import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -16,7 +19,7 @@ import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
 
 /** The folder in which everything is kept, as it is before anything is started over it. */
-record DataFolder(Path path) {
+record DataFolder(Path path, DatabaseKey key) {
     static final String DATABASE = "records.mv.db";
     static final String BACKUPS = "backups";
 
@@ -24,6 +27,11 @@ record DataFolder(Path path) {
 
     /** H2's code for a database that another process has open. */
     private static final int IN_USE = 90_020;
+
+    /** H2's code for a file that does not open with a key. */
+    private static final int WRONG_KEY = 90_049;
+
+    private static final String ENCRYPTED = "H2encrypt";
 
     private static final String SNAPSHOT = "records.snapshot";
 
@@ -44,12 +52,8 @@ record DataFolder(Path path) {
         return Files.exists(database());
     }
 
-    String url() {
-        return url(path);
-    }
-
-    private static String url(Path folder) {
-        return "jdbc:h2:file:" + folder.resolve("records").toAbsolutePath() + ";IFEXISTS=TRUE";
+    private static String url(Path folder, DatabaseKey key) {
+        return key.url("jdbc:h2:file:" + folder.resolve("records").toAbsolutePath() + ";IFEXISTS=TRUE");
     }
 
     /**
@@ -145,26 +149,36 @@ record DataFolder(Path path) {
 
     /** A connection to the database while no server runs. */
     Connection open() throws SQLException {
-        return open(path);
+        return open(path, key);
     }
 
-    static Connection open(Path folder) throws SQLException {
-        return DriverManager.getConnection(url(folder), USER, "");
+    static Connection open(Path folder, DatabaseKey key) throws SQLException {
+        return DriverManager.getConnection(url(folder, key), USER, key.password());
     }
 
     /** A new database at a version. */
-    static Connection make(Path folder, int version) throws SQLException {
-        String url = url(folder).replace(";IFEXISTS=TRUE", "");
+    static Connection make(Path folder, int version, DatabaseKey key) throws SQLException {
+        String url = url(folder, key).replace(";IFEXISTS=TRUE", "");
         Flyway.configure()
-                .dataSource(url, USER, "")
+                .dataSource(url, USER, key.password())
                 .locations("classpath:db/migration")
                 .target(String.valueOf(version))
                 .load()
                 .migrate();
-        return DriverManager.getConnection(url, USER, "");
+        return DriverManager.getConnection(url, USER, key.password());
     }
 
     CannotStart explained(SQLException wrong) {
+        if (isAboutKey(wrong)) {
+            return new CannotStart(
+                    key.isGiven()
+                            ? "The database in " + path
+                                    + " is not encrypted with the key that was given. Give the one that it"
+                                    + " was made with; one that is not encrypted is exported, and imported with the key."
+                            : "The database in " + path + " is encrypted. Give its key as " + DatabaseKey.SETTING
+                                    + " or " + DatabaseKey.SETTING + "-file.",
+                    wrong);
+        }
         return isInUse(wrong)
                 ? new CannotStart("Another Dipstick runs over the folder " + path
                         + " already. Stop it first, or name another folder with --data.")
@@ -172,6 +186,19 @@ record DataFolder(Path path) {
                         "The database in " + path + " is damaged or none of ours. Keep the folder as it is, and restore"
                                 + " the last backup into an empty one with “dipstick restore FILE”.",
                         wrong);
+    }
+
+    private boolean isAboutKey(SQLException wrong) {
+        return wrong.getErrorCode() == WRONG_KEY || (!key.isGiven() && isEncrypted());
+    }
+
+    /** As H2 begins such a file. */
+    private boolean isEncrypted() {
+        try (InputStream file = Files.newInputStream(database())) {
+            return new String(file.readNBytes(ENCRYPTED.length()), StandardCharsets.US_ASCII).equals(ENCRYPTED);
+        } catch (IOException unreadable) {
+            return false;
+        }
     }
 
     static boolean isInUse(SQLException wrong) {

@@ -7,6 +7,7 @@ import dipstick.core.population.Snapshot;
 import dipstick.core.records.FieldValue;
 import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
+import dipstick.server.database.DatabaseKey;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -22,7 +23,7 @@ class ViewFileTest {
 
     @Test
     void the_view_comes_back_for_the_same_records_only() throws Exception {
-        ViewFile file = new ViewFile(folder.toString());
+        ViewFile file = new ViewFile(folder.toString(), new DatabaseKey(""));
         assertThat(file.read("one")).isEmpty();
         file.writeAside("one", content());
         assertThat(awaited(file, "one").population().find("p1")).isPresent();
@@ -31,7 +32,7 @@ class ViewFileTest {
 
     @Test
     void the_latest_of_small_changes_is_written_at_the_end() {
-        ViewFile file = new ViewFile(folder.toString());
+        ViewFile file = new ViewFile(folder.toString(), new DatabaseKey(""));
         file.writeLater("one", content());
         file.writeLater("two", content());
         assertThat(file.read("two")).isEmpty();
@@ -44,7 +45,7 @@ class ViewFileTest {
     void what_cannot_be_read_or_written_is_passed_over() throws Exception {
         Path path = folder.resolve("records.snapshot");
         Files.createDirectories(path.resolve("a folder in its place"));
-        ViewFile file = new ViewFile(folder.toString());
+        ViewFile file = new ViewFile(folder.toString(), new DatabaseKey(""));
         file.writeAside("one", content());
         file.finish();
         assertThat(file.read("one")).isEmpty();
@@ -53,7 +54,8 @@ class ViewFileTest {
     @Test
     void what_an_interrupted_writing_left_is_removed() throws Exception {
         Path part = Files.writeString(folder.resolve("snapshot123.part"), "half");
-        assertThat(new ViewFile(folder.toString()).read("one")).isEmpty();
+        assertThat(new ViewFile(folder.toString(), new DatabaseKey("")).read("one"))
+                .isEmpty();
         assertThat(part).doesNotExist();
     }
 

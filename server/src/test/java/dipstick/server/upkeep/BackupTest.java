@@ -7,6 +7,7 @@ import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Visitor;
 import dipstick.server.accounts.Role;
+import dipstick.server.database.DatabaseKey;
 import java.io.ByteArrayOutputStream;
 import java.io.PrintStream;
 import java.nio.channels.FileChannel;
@@ -138,7 +139,7 @@ class BackupTest {
                     .isInstanceOf(CannotStart.class)
                     .hasMessageContaining("Another Dipstick runs over the folder");
         }
-        try (Connection connection = DataFolder.open(data);
+        try (Connection connection = DataFolder.open(data, new DatabaseKey(""));
                 var statement = connection.createStatement()) {
             statement.execute("INSERT INTO \"flyway_schema_history\" SELECT \"installed_rank\" + 100, '999',"
                     + " \"description\", \"type\", \"script\", \"checksum\", \"installed_by\", \"installed_on\","

@@ -7,6 +7,7 @@ import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Visitor;
 import dipstick.server.SetClock;
 import dipstick.server.accounts.Role;
+import dipstick.server.database.DatabaseKey;
 import dipstick.server.outreach.Desks;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -81,7 +82,7 @@ class WholeExportTest {
     /** Each table's rows, as texts. */
     private static Map<String, List<String>> rows(Path data) throws Exception {
         Map<String, List<String>> all = new TreeMap<>();
-        try (Connection database = DataFolder.open(data);
+        try (Connection database = DataFolder.open(data, new DatabaseKey(""));
                 Statement sql = database.createStatement()) {
             List<String> tables = new ArrayList<>();
             ResultSet names =

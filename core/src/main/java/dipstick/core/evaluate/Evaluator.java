@@ -43,6 +43,7 @@ public final class Evaluator {
 
     /** Everybody's answer to a test (criteria.md section 3). */
     public Answer answer(Test test) {
+        Patience.here().check();
         return switch (test) {
             case Test.All all -> all.of().stream().map(this::answer).reduce(Answer.everybody(people), Answer::and);
             case Test.Any any -> any.of().stream().map(this::answer).reduce(Answer.nobody(), Answer::or);

@@ -20,9 +20,13 @@ record PeopleRange(int first, int end) {
     /** Hands each range of so many people to {@code work}, on all cores. */
     static void forEach(int people, Consumer<PeopleRange> work) {
         int ranges = (people + LENGTH - 1) / LENGTH;
+        Patience patience = Patience.here();
         IntStream numbers = IntStream.range(0, ranges);
         (ranges > 1 ? numbers.parallel() : numbers)
                 .mapToObj(range -> new PeopleRange(range * LENGTH, Math.min(people, (range + 1) * LENGTH)))
-                .forEach(work);
+                .forEach(range -> {
+                    patience.check();
+                    work.accept(range);
+                });
     }
 }

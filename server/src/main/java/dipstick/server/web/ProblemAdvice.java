@@ -1,5 +1,6 @@
 package dipstick.server.web;
 
+import dipstick.core.evaluate.Patience;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.Map;
@@ -127,6 +128,15 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 HttpStatus.UNPROCESSABLE_CONTENT,
                 "too-long",
                 "Something that was filled in is longer than what can be kept. Shorten it; nothing was changed.");
+    }
+
+    @ExceptionHandler(Patience.Over.class)
+    ProblemDetail tookTooLong() {
+        return Problems.problem(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "took-too-long",
+                "This took too long and was stopped, so that the others do not wait for it; nothing was changed. Ask for less,"
+                        + " such as fewer criteria at once, or try again when less is going on.");
     }
 
     @ExceptionHandler(Exception.class)

@@ -10,11 +10,14 @@ import dipstick.server.accounts.Role;
 import java.net.Socket;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 /** What is larger, longer or slower than anything that a page sends. */
 class LimitsTest {
@@ -39,6 +42,20 @@ class LimitsTest {
                         "{\"document\": {\"format\": \"dipstick-criteria/1\", \"id\": \"many\", \"name\": \"Many\","
                                 + " \"include\": [" + criteria + "]}, \"settings\": {}}");
         assertThat(refused.type()).isEqualTo("urn:dipstick:too-many-criteria");
+    }
+
+    @Test
+    void what_is_only_looked_at_and_takes_too_long_is_stopped_and_what_changes_something_is_done(@TempDir Path data)
+            throws Exception {
+        RunningServer hasty = RunningServer.over(data, Clock.systemUTC(), "--dipstick.longest-answer=0s");
+        Visitor coordinator = hasty.signedIn("orla", Role.COORDINATOR);
+        People.bringIn(coordinator, "PEOPLE", "id,family_name\np1,Marl\n");
+        Reply refused = coordinator.post("/api/bench", "{\"document\": " + AnyValue.DOCUMENT + ", \"settings\": {}}");
+        assertThat(refused.status()).isEqualTo(503);
+        assertThat(refused.type()).isEqualTo("urn:dipstick:took-too-long");
+        People.publish(coordinator, "known", AnyValue.DOCUMENT);
+        assertThat(coordinator.get("/api/lists/known/readings").text()).contains("\"onList\"");
+        hasty.stop();
     }
 
     @Test

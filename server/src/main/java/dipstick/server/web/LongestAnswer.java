@@ -1,0 +1,49 @@
+package dipstick.server.web;
+
+import dipstick.core.evaluate.Patience;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Duration;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.http.HttpMethod;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Stops what is only looked at and takes too long, so that nobody holds up all the others; what changes something is done
+ * to its end.
+ */
+@Component
+class LongestAnswer extends OncePerRequestFilter {
+    private final Duration longest;
+
+    LongestAnswer(@Value("${dipstick.longest-answer}") Duration longest) {
+        this.longest = longest;
+    }
+
+    @Override
+    protected boolean shouldNotFilter(HttpServletRequest request) {
+        String address = request.getRequestURI();
+        boolean isOnlyLookedAt = request.getMethod().equals(HttpMethod.GET.name()) || address.startsWith("/api/bench");
+        return !isOnlyLookedAt || !address.startsWith("/api/");
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        long until = System.nanoTime() + longest.toNanos();
+        try {
+            Patience.within(() -> System.nanoTime() - until > 0, () -> {
+                chain.doFilter(request, response);
+                return true;
+            });
+        } catch (ServletException | IOException | RuntimeException failure) {
+            throw failure;
+        } catch (Exception impossible) {
+            throw new ServletException(impossible);
+        }
+    }
+}

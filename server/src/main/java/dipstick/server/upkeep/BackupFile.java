@@ -50,8 +50,19 @@ final class BackupFile {
         Path folder = Files.createTempDirectory(besides, "verifying");
         try {
             unpack(file, folder);
-            try (Connection connection = DataFolder.open(folder, key)) {
+            DataFolder unpacked = new DataFolder(folder, key);
+            try (Connection connection = unpacked.open()) {
                 return use.of(connection);
+            } catch (SQLException failure) {
+                if (unpacked.isAboutKey(failure)) {
+                    throw new CannotStart(
+                            file
+                                    + " does not open with the key that was given, or needs one. Give the key of the database as "
+                                    + DatabaseKey.SETTING + " or " + DatabaseKey.SETTING
+                                    + "-file; nothing was changed.",
+                            failure);
+                }
+                throw failure;
             }
         } finally {
             FileSystemUtils.deleteRecursively(folder);

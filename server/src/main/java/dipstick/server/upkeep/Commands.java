@@ -21,6 +21,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Properties;
+import org.springframework.boot.logging.LogLevel;
+import org.springframework.boot.logging.LoggingSystem;
 import org.springframework.util.FileSystemUtils;
 
 /** What is done about a data folder from the command line (docs/operations.md), whether or not the server runs. */
@@ -51,6 +53,8 @@ public final class Commands {
             return Optional.of(NOT_UNDERSTOOD);
         }
         Path data = Path.of(arguments.get(2));
+        // What is said to whoever typed it stands alone.
+        LoggingSystem.get(Commands.class.getClassLoader()).setLogLevel(LoggingSystem.ROOT_LOGGER_NAME, LogLevel.ERROR);
         try {
             Commands commands = new Commands(new DataFolder(data, key(data)), out);
             return Optional.of(commands.run(arguments.getFirst(), arguments.get(1)));

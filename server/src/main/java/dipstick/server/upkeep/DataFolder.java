@@ -188,7 +188,7 @@ record DataFolder(Path path, DatabaseKey key) {
                         wrong);
     }
 
-    private boolean isAboutKey(SQLException wrong) {
+    boolean isAboutKey(SQLException wrong) {
         return wrong.getErrorCode() == WRONG_KEY || (!key.isGiven() && isEncrypted());
     }
 

@@ -14,7 +14,6 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.sql.SQLException;
 import java.time.Clock;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
@@ -86,7 +85,10 @@ class EncryptedTest {
         assertThat(BackupFile.verify(folder.resolve("one.zip"), folder, given).people())
                 .isEqualTo(1);
         assertThatThrownBy(() -> BackupFile.verify(folder.resolve("one.zip"), folder, new DatabaseKey("")))
-                .isInstanceOf(SQLException.class);
+                .isInstanceOfSatisfying(
+                        CannotStart.class,
+                        refused -> assertThat(refused.sentence())
+                                .contains("does not open with the key that was given, or needs one"));
 
         RunningServer again = withKey();
         Visitor back = again.visitor().signIn("orla", "a%20long%20password");

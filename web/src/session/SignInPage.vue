@@ -14,7 +14,9 @@ const password = ref('')
 const code = ref('')
 /** Whether the account has a second factor, which is told once its password was right. */
 const codeWanted = ref(false)
-const problem = ref(refusalIn(location.search))
+const problem = ref('')
+/** Why the sign-in service, from which the browser comes back, let nobody in. */
+const refused = ref(refusalIn(location.search))
 const busy = ref(false)
 const service = computed(() => session.current?.service)
 /** Whether the form for a password is wanted though one account only has one that is good. */
@@ -29,6 +31,7 @@ function signIn() {
 async function trying(way: () => Promise<void>) {
   busy.value = true
   problem.value = ''
+  refused.value = ''
   try {
     await way()
   } catch (failure) {
@@ -62,7 +65,7 @@ function fillIn(account: { name: string; password: string }) {
       <FirstAccountForm v-if="session.current?.firstAccountNeeded" @created="session.reload()" />
 
       <template v-else>
-        <p v-if="problem && !showsForm" class="notice" role="alert">{{ problem }}</p>
+        <p v-if="refused" class="notice" role="alert">{{ refused }}</p>
         <Button
           v-if="service"
           class="wide"

@@ -19,8 +19,10 @@ class ErrorAddress implements ErrorController {
     @RequestMapping("${server.error.path:${error.path:/error}}")
     ResponseEntity<ProblemDetail> error(HttpServletRequest request) {
         Object status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
-        ProblemDetail problem =
-                ProblemWords.of(status instanceof Integer known ? HttpStatusCode.valueOf(known) : HttpStatus.NOT_FOUND);
+        Object failure = request.getAttribute(RequestDispatcher.ERROR_EXCEPTION);
+        ProblemDetail problem = RecordsAway.of(failure instanceof Throwable thrown ? thrown : null)
+                .orElseGet(() -> ProblemWords.of(
+                        status instanceof Integer known ? HttpStatusCode.valueOf(known) : HttpStatus.NOT_FOUND));
         return ResponseEntity.status(problem.getStatus())
                 .contentType(MediaType.APPLICATION_PROBLEM_JSON)
                 .body(problem);

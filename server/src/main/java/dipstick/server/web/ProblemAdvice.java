@@ -4,6 +4,7 @@ import dipstick.core.evaluate.Patience;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -141,6 +142,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler(Exception.class)
     ProblemDetail unexpected(Exception failure) throws Exception {
+        Optional<ProblemDetail> away = RecordsAway.of(failure);
+        if (away.isPresent()) {
+            LOG.warn("The database closed itself: {}", failure.getMessage());
+            return away.get();
+        }
         if (failure instanceof AccessDeniedException || failure instanceof AuthenticationException) {
             throw failure;
         }

@@ -1,6 +1,7 @@
 package dipstick.server.upkeep;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Reply;
@@ -9,7 +10,13 @@ import dipstick.server.accounts.Role;
 import dipstick.server.practice.PracticeSettings;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -50,5 +57,36 @@ class RoomTest {
                 .isEqualTo(200);
         assertThat(coordinator.get("/api/room").json().get("words").asString()).contains("The disk is full");
         full.stop();
+    }
+
+    /** As it does where the disk refuses what it writes. */
+    @Test
+    void a_database_that_closed_itself_is_opened_again_without_a_restart() throws Exception {
+        RunningServer server = RunningServer.over(data, Clock.systemUTC());
+        Visitor coordinator = server.signedIn("orla", Role.COORDINATOR);
+        String set = "{\"format\": \"dipstick-criteria/1\", \"id\": \"x\", \"name\": \"X\"}";
+        assertThat(coordinator.put("/api/criteria/x", set, "").status()).isEqualTo(200);
+        assertThatThrownBy(() -> {
+                    try (Connection connection = server.bean(DataSource.class).getConnection();
+                            Statement sql = connection.createStatement()) {
+                        sql.execute("SHUTDOWN IMMEDIATELY");
+                    }
+                })
+                .isInstanceOf(SQLException.class);
+        List<Integer> statuses = new ArrayList<>();
+        int last = 0;
+        for (int i = 0; i < 30 && last != 200; i++) {
+            Reply reply = coordinator.get("/api/criteria");
+            last = reply.status();
+            statuses.add(last);
+            if (last != 200) {
+                assertThat(reply.type()).isEqualTo("urn:dipstick:records-away");
+            }
+        }
+        assertThat(statuses).last().isEqualTo(200);
+        assertThat(coordinator.get("/api/criteria").text()).contains("\"x\"");
+        assertThat(coordinator.put("/api/criteria/y", set.replace("x", "y"), "").status())
+                .isEqualTo(200);
+        server.stop();
     }
 }

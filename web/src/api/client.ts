@@ -1,3 +1,5 @@
+import { csrfToken } from './csrf'
+import { mayBeGivenUp } from './givenUp'
 import type { components } from './schema'
 
 /** The shapes that the server describes in its OpenAPI document. */
@@ -27,12 +29,6 @@ export function whenSignedOut(tell: () => void): void {
   onSignedOut = tell
 }
 
-/** The token that the server wants back with every change. */
-export function csrfToken(): string {
-  const cookie = document.cookie.split('; ').find((one) => one.startsWith('XSRF-TOKEN='))
-  return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : ''
-}
-
 async function problemOf(response: Response): Promise<Problem> {
   const body: unknown = await response.json().catch(() => undefined)
   const detail = (body ?? {}) as { type?: string; detail?: string; errors?: Problem['errors'] }
@@ -51,6 +47,7 @@ export async function answerOf(path: string, options: RequestInit = {}): Promise
     headers.set('X-XSRF-TOKEN', csrfToken())
   }
   let response: Response
+  const answered = options.signal ? mayBeGivenUp(headers, options.signal) : () => undefined
   try {
     response = await fetch(path, { ...options, headers })
   } catch (failure) {
@@ -58,6 +55,8 @@ export async function answerOf(path: string, options: RequestInit = {}): Promise
       throw failure
     }
     throw new Problem(0, 'offline', OFFLINE)
+  } finally {
+    answered()
   }
   if (!response.ok) {
     const problem = await problemOf(response)

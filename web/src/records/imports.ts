@@ -1,4 +1,5 @@
-import { csrfToken, Problem, send, type Schemas } from '@/api/client'
+import { Problem, send, type Schemas } from '@/api/client'
+import { csrfToken } from '@/api/csrf'
 
 export type ImportView = Schemas['ImportView']
 export type FileKind = ImportView['kind']

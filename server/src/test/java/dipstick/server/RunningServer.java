@@ -171,6 +171,14 @@ public final class RunningServer {
             return send(request(path).header("Content-Type", "application/json").POST(BodyPublishers.ofString(body)));
         }
 
+        /** @param question a name by which it can be given up */
+        public Reply ask(String path, String body, String question) throws Exception {
+            return send(request(path)
+                    .header("Content-Type", "application/json")
+                    .header("Question", question)
+                    .POST(BodyPublishers.ofString(body)));
+        }
+
         public Reply post(String path, String body, String ifMatch) throws Exception {
             return send(ifMatch(request(path), ifMatch)
                     .header("Content-Type", "application/json")

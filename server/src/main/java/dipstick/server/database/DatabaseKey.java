@@ -1,8 +1,8 @@
 package dipstick.server.database;
 
 import com.google.crypto.tink.subtle.AesGcmHkdfStreaming;
+import com.google.crypto.tink.subtle.Hkdf;
 import dipstick.core.population.Snapshot;
-import dipstick.server.web.Fingerprint;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -27,6 +27,8 @@ public record DatabaseKey(String hex) {
     private static final int SHORTEST = 20;
 
     private static final int KEY_BYTES = 32;
+    private static final String HASH = "HmacSha256";
+    private static final byte[] WHAT_FOR = "the records of a practice".getBytes(StandardCharsets.UTF_8);
     private static final int SEGMENT_BYTES = 1 << 16;
 
     /**
@@ -48,7 +50,16 @@ public record DatabaseKey(String hex) {
             throw new IllegalArgumentException("The key of the database has fewer than " + SHORTEST
                     + " characters; make one that nobody can guess.");
         }
-        return new DatabaseKey(Fingerprint.of(given.strip()));
+        return new DatabaseKey(HexFormat.of().formatHex(derived(given.strip())));
+    }
+
+    /** By HKDF (RFC 5869): as long as the ciphers want it, and of letters and figures alone, as H2 does. */
+    private static byte[] derived(String given) {
+        try {
+            return Hkdf.computeHkdf(HASH, given.getBytes(StandardCharsets.UTF_8), new byte[0], WHAT_FOR, KEY_BYTES);
+        } catch (GeneralSecurityException impossible) {
+            throw new IllegalStateException("This machine has no SHA-256", impossible);
+        }
     }
 
     private static String read(Path file) {
@@ -80,7 +91,7 @@ public record DatabaseKey(String hex) {
 
     private AesGcmHkdfStreaming cipher() {
         try {
-            return new AesGcmHkdfStreaming(HexFormat.of().parseHex(hex), "HmacSha256", KEY_BYTES, SEGMENT_BYTES, 0);
+            return new AesGcmHkdfStreaming(HexFormat.of().parseHex(hex), HASH, KEY_BYTES, SEGMENT_BYTES, 0);
         } catch (GeneralSecurityException impossible) {
             throw new IllegalStateException("This machine has no AES-GCM", impossible);
         }

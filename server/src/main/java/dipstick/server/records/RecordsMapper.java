@@ -70,13 +70,13 @@ interface RecordsMapper {
     @Delete("DELETE FROM off_file o WHERE EXISTS (SELECT 1 FROM person p WHERE p.id = o.person)")
     int forgetWhoCameBack();
 
-    /** Whoever has records, or is or was on a list. */
+    /** Whoever has records, or is or was on a list, and is no stub of somebody erased. */
     @Insert("""
             INSERT INTO off_file (person, since)
             SELECT person, #{today} FROM (SELECT person_id AS person FROM event UNION SELECT person FROM list_entry) held
             WHERE NOT EXISTS (SELECT 1 FROM person p WHERE p.id = held.person)
                 AND NOT EXISTS (SELECT 1 FROM off_file o WHERE o.person = held.person)
-                AND NOT EXISTS (SELECT 1 FROM erasure e WHERE e.stub = held.person)
+                AND held.person NOT LIKE 'erased-____________'
             """)
     int noticeWhoIsOffFile(LocalDate today);
 

@@ -18,7 +18,7 @@ class RoomGuard extends OncePerRequestFilter {
     private static final Set<String> WRITING = Set.of("POST", "PUT", "PATCH", "DELETE");
 
     /** What is posted to be answered, and writes a line of the log at most. */
-    private static final List<String> LOOKING = List.of("/api/bench", "/api/sign-in", "/api/sign-out");
+    private static final List<String> LOOKING = List.of("/api/bench", "/api/sign-in", "/api/sign-out", "/api/given-up");
 
     private final Room room;
 

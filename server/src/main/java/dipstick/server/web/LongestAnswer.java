@@ -7,20 +7,23 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpMethod;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Stops what is only looked at and takes too long, so that nobody holds up all the others; what changes something is done
- * to its end.
+ * Stops what is only looked at and takes too long, or is given up, so that nobody holds up all the others; what changes
+ * something is done to its end.
  */
 @Component
 class LongestAnswer extends OncePerRequestFilter {
+    private final Asked asked;
     private final Duration longest;
 
-    LongestAnswer(@Value("${dipstick.longest-answer}") Duration longest) {
+    LongestAnswer(Asked asked, @Value("${dipstick.longest-answer}") Duration longest) {
+        this.asked = asked;
         this.longest = longest;
     }
 
@@ -35,8 +38,9 @@ class LongestAnswer extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         long until = System.nanoTime() + longest.toNanos();
+        AtomicBoolean givenUp = asked.began(request);
         try {
-            Patience.within(() -> System.nanoTime() - until > 0, () -> {
+            Patience.within(() -> givenUp.get() || System.nanoTime() - until > 0, () -> {
                 chain.doFilter(request, response);
                 return true;
             });
@@ -44,6 +48,8 @@ class LongestAnswer extends OncePerRequestFilter {
             throw failure;
         } catch (Exception impossible) {
             throw new ServletException(impossible);
+        } finally {
+            asked.ended(request);
         }
     }
 }

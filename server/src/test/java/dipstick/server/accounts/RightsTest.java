@@ -52,6 +52,7 @@ class RightsTest {
     @CsvSource({
         "/api/session, GET, CO CA CL MA AD",
         "/api/colleagues, GET, CO CA CL MA AD",
+        "/api/given-up/none, POST, CO CA CL MA AD",
         "/api/session/hand-over, POST, CO CA CL MA AD",
         "/api/accounts, GET, AD",
         "/api/room, GET, CO CA CL MA AD",

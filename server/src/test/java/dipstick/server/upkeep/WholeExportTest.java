@@ -138,7 +138,7 @@ class WholeExportTest {
                         .isEqualTo(rows));
         assertThat(again.get("PERSON").toString())
                 .contains(ODD.replace("\"\"", "\"").strip());
-        assertThat(leftovers("again")).containsExactly("records.mv.db");
+        assertThat(leftovers("again")).contains("records.mv.db").noneMatch(name -> name.startsWith("import"));
 
         RunningServer started = over("again");
         Visitor tam = started.visitor().signIn("tam", "a%20long%20password");

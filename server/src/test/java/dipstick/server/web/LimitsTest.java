@@ -13,7 +13,12 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -56,6 +61,48 @@ class LimitsTest {
         People.publish(coordinator, "known", AnyValue.DOCUMENT);
         assertThat(coordinator.get("/api/lists/known/readings").text()).contains("\"onList\"");
         hasty.stop();
+    }
+
+    @Test
+    void what_its_browser_gave_up_is_stopped_and_nobody_else_s(@TempDir Path data) throws Exception {
+        RunningServer server = RunningServer.over(data, Clock.systemUTC());
+        Visitor coordinator = server.signedIn("orla", Role.COORDINATOR);
+        Visitor another = server.signedIn("other", Role.COORDINATOR);
+        String people = IntStream.range(0, 20_000)
+                .mapToObj(i -> "given-up-" + i + ",1950-01-01")
+                .collect(Collectors.joining("\n", "id,birth_date\n", "\n"));
+        People.bringIn(coordinator, "PEOPLE", people);
+        try (ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor()) {
+            Set<String> types = new HashSet<>();
+            for (int i = 0; i < 20 && !types.contains("urn:dipstick:took-too-long"); i++) {
+                String body = many(i);
+                Future<Reply> asked = threads.submit(() -> coordinator.ask("/api/bench", body, "q"));
+                while (!asked.isDone()) {
+                    assertThat(coordinator.post("/api/given-up/q", "").status()).isEqualTo(204);
+                }
+                types.add(asked.get().status() == 503 ? asked.get().type() : "");
+            }
+            assertThat(types).contains("urn:dipstick:took-too-long");
+
+            String body = many(100);
+            Future<Reply> theirs = threads.submit(() -> another.ask("/api/bench", body, "q"));
+            while (!theirs.isDone()) {
+                coordinator.post("/api/given-up/q", "");
+            }
+            assertThat(theirs.get().status()).isEqualTo(200);
+        } finally {
+            server.stop();
+        }
+    }
+
+    /** A set of criteria of which none was asked before. */
+    private static String many(int different) {
+        String criteria = IntStream.range(0, 400)
+                .mapToObj(i -> "{\"id\": \"c" + i + "\", \"test\": {\"events\": {\"kinds\": [\"k" + i % 7
+                        + "\"], \"window\": {\"last\": \"P" + (1 + i + 400 * different) + "D\"}}}}")
+                .collect(Collectors.joining(","));
+        return "{\"document\": {\"format\": \"dipstick-criteria/1\", \"id\": \"many\", \"name\": \"Many\","
+                + " \"exclude\": [" + criteria + "]}, \"settings\": {}}";
     }
 
     @Test

@@ -6,9 +6,14 @@ export async function keepFile(address: string, wanted: unknown): Promise<void> 
   const name = /filename\*?=(?:UTF-8'')?"?([^";]+)/.exec(
     response.headers.get('Content-Disposition') ?? '',
   )?.[1]
+  handOver(await response.blob(), decodeURIComponent(name ?? 'file'))
+}
+
+/** Hands something to the browser to keep as a file. */
+export function handOver(file: Blob, name: string): void {
   const link = document.createElement('a')
-  link.href = URL.createObjectURL(await response.blob())
-  link.download = decodeURIComponent(name ?? 'file')
+  link.href = URL.createObjectURL(file)
+  link.download = name
   link.click()
   URL.revokeObjectURL(link.href)
 }

@@ -1,13 +1,10 @@
+import { handOver } from '@/api/download'
 import type { CriteriaDocument } from './document'
 
 /** Gives the document to the browser as a file (criteria.md, section 4). */
 export function downloadDocument(document: CriteriaDocument): void {
   const text = JSON.stringify(document, undefined, 2)
-  const link = window.document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
-  link.download = `${document.id || 'new-set'}.json`
-  link.click()
-  URL.revokeObjectURL(link.href)
+  handOver(new Blob([text], { type: 'application/json' }), `${document.id || 'new-set'}.json`)
 }
 
 /** Reads a document from the text of a file; throws an error with a sentence where it is something else. */

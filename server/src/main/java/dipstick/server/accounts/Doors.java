@@ -20,12 +20,15 @@ public class Doors {
 
     /** Whether it gets in with what is kept here, which it does unless the practice switched that off. */
     boolean opensHere(String account) {
-        return !isVouchedFor(account)
-                && (!people.keepsOthersOut() || people.emergencyAccount().equals(account));
+        return !isVouchedFor(account) && isNotSwitchedOff(account);
     }
 
     /** Whether it gets in at all. */
     public boolean open(String account) {
-        return opensHere(account) || (!people.issuer().isBlank() && isVouchedFor(account));
+        return isVouchedFor(account) ? !people.issuer().isBlank() : isNotSwitchedOff(account);
+    }
+
+    private boolean isNotSwitchedOff(String account) {
+        return !people.keepsOthersOut() || people.emergencyAccount().equals(account);
     }
 }

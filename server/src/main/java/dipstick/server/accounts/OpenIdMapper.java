@@ -1,7 +1,6 @@
 package dipstick.server.accounts;
 
 import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -18,9 +17,6 @@ interface OpenIdMapper {
             VALUES (#{issuer}, #{subject}, #{account}, #{at})
             """)
     int insert(String issuer, String subject, String account, Instant at);
-
-    @Select("SELECT account FROM openid_account")
-    List<String> accounts();
 
     @Select("SELECT COUNT(*) > 0 FROM openid_account WHERE account = #{account}")
     boolean has(String account);

@@ -21,10 +21,10 @@ public final class DeadConnections implements SQLExceptionOverride {
         return isGone(failure) ? Override.MUST_EVICT : Override.CONTINUE_EVICT;
     }
 
-    /** Whether a failure is not of a statement but of the database as a whole. */
-    public static boolean isGone(SQLException failure) {
-        return GONE.contains(failure.getErrorCode())
-                || Stream.<Throwable>iterate(failure, one -> one != null, Throwable::getCause)
-                        .anyMatch(cause -> cause.getClass().getName().equals(STORE_FAILED));
+    /** Whether a failure, or what led to it, is not of a statement but of the database as a whole. */
+    public static boolean isGone(Throwable failure) {
+        return Stream.iterate(failure, one -> one != null, Throwable::getCause)
+                .anyMatch(cause -> (cause instanceof SQLException wrong && GONE.contains(wrong.getErrorCode()))
+                        || cause.getClass().getName().equals(STORE_FAILED));
     }
 }

@@ -29,7 +29,8 @@ public final class BeforeStart implements ApplicationListener<ApplicationEnviron
     @Override
     public void onApplicationEvent(ApplicationEnvironmentPreparedEvent prepared) {
         ConfigurableEnvironment settings = prepared.getEnvironment();
-        DatabaseKey key = key(settings);
+        DatabaseKey key = DataFolder.key(
+                name -> Optional.ofNullable(settings.getProperty(name)).orElse(""));
         new DataFolder(Path.of(settings.getProperty("dipstick.data", "data")), key).prepare(newest());
         if (key.isGiven()) {
             settings.getPropertySources()
@@ -42,15 +43,6 @@ public final class BeforeStart implements ApplicationListener<ApplicationEnviron
                                     key.password())));
         }
         requireFree(settings);
-    }
-
-    private static DatabaseKey key(Environment settings) {
-        try {
-            return DatabaseKey.of(
-                    name -> Optional.ofNullable(settings.getProperty(name)).orElse(""));
-        } catch (IllegalArgumentException wrong) {
-            throw new CannotStart(wrong.getMessage(), wrong);
-        }
     }
 
     private static void requireFree(Environment settings) {

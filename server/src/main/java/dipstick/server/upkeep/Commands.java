@@ -78,13 +78,9 @@ public final class Commands {
                 settings.load(reader);
             }
         }
-        try {
-            return DatabaseKey.of(name -> Optional.ofNullable(System.getenv(
-                            name.replace('.', '_').replace('-', '_').toUpperCase(Locale.ROOT)))
-                    .orElseGet(() -> settings.getProperty(name, "")));
-        } catch (IllegalArgumentException wrong) {
-            throw new CannotStart(wrong.getMessage(), wrong);
-        }
+        return DataFolder.key(name -> Optional.ofNullable(
+                        System.getenv(name.replace('.', '_').replace('-', '_').toUpperCase(Locale.ROOT)))
+                .orElseGet(() -> settings.getProperty(name, "")));
     }
 
     private int run(String command, String what) throws IOException, SQLException, InterruptedException {

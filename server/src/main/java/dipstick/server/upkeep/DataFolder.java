@@ -15,6 +15,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
 
@@ -40,6 +41,19 @@ record DataFolder(Path path, DatabaseKey key) {
 
     private static final Set<PosixFilePermission> OWN_FILE = PosixFilePermissions.fromString("rw-------");
 
+    /**
+     * The key of the database; refused where it cannot be one.
+     *
+     * @param settings gives what is set under a name, empty for nothing
+     */
+    static DatabaseKey key(UnaryOperator<String> settings) {
+        try {
+            return DatabaseKey.of(settings);
+        } catch (IllegalArgumentException wrong) {
+            throw new CannotStart(wrong.getMessage(), wrong);
+        }
+    }
+
     Path database() {
         return path.resolve(DATABASE);
     }
@@ -52,8 +66,8 @@ record DataFolder(Path path, DatabaseKey key) {
         return Files.exists(database());
     }
 
-    private static String url(Path folder, DatabaseKey key) {
-        return key.url("jdbc:h2:file:" + folder.resolve("records").toAbsolutePath() + ";IFEXISTS=TRUE");
+    private static String url(Path folder) {
+        return "jdbc:h2:file:" + folder.resolve("records").toAbsolutePath();
     }
 
     /**
@@ -153,12 +167,12 @@ record DataFolder(Path path, DatabaseKey key) {
     }
 
     static Connection open(Path folder, DatabaseKey key) throws SQLException {
-        return DriverManager.getConnection(url(folder, key), USER, key.password());
+        return DriverManager.getConnection(key.url(url(folder) + ";IFEXISTS=TRUE"), USER, key.password());
     }
 
     /** A new database at a version. */
     static Connection make(Path folder, int version, DatabaseKey key) throws SQLException {
-        String url = url(folder, key).replace(";IFEXISTS=TRUE", "");
+        String url = key.url(url(folder));
         Flyway.configure()
                 .dataSource(url, USER, key.password())
                 .locations("classpath:db/migration")

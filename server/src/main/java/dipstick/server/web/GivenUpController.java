@@ -11,16 +11,16 @@ import org.springframework.web.bind.annotation.RestController;
 /** A browser waits no more for what it asked: somebody typed on, or went elsewhere. */
 @RestController
 class GivenUpController {
-    private final Asked asked;
+    private final OpenQuestions questions;
 
-    GivenUpController(Asked asked) {
-        this.asked = asked;
+    GivenUpController(OpenQuestions questions) {
+        this.questions = questions;
     }
 
     /** @param question as the browser named it in the header {@code Question} */
     @PostMapping("/api/given-up/{question}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void giveUp(@PathVariable @Size(max = Asked.LONGEST_NAME) String question, HttpServletRequest request) {
-        asked.giveUp(request, question);
+    void giveUp(@PathVariable @Size(max = OpenQuestions.LONGEST_NAME) String question, HttpServletRequest request) {
+        questions.giveUp(request, question);
     }
 }

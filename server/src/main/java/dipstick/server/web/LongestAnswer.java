@@ -19,11 +19,11 @@ import org.springframework.web.filter.OncePerRequestFilter;
  */
 @Component
 class LongestAnswer extends OncePerRequestFilter {
-    private final Asked asked;
+    private final OpenQuestions questions;
     private final Duration longest;
 
-    LongestAnswer(Asked asked, @Value("${dipstick.longest-answer}") Duration longest) {
-        this.asked = asked;
+    LongestAnswer(OpenQuestions questions, @Value("${dipstick.longest-answer}") Duration longest) {
+        this.questions = questions;
         this.longest = longest;
     }
 
@@ -38,7 +38,7 @@ class LongestAnswer extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         long until = System.nanoTime() + longest.toNanos();
-        AtomicBoolean givenUp = asked.began(request);
+        AtomicBoolean givenUp = questions.began(request);
         try {
             Patience.within(() -> givenUp.get() || System.nanoTime() - until > 0, () -> {
                 chain.doFilter(request, response);
@@ -49,7 +49,7 @@ class LongestAnswer extends OncePerRequestFilter {
         } catch (Exception impossible) {
             throw new ServletException(impossible);
         } finally {
-            asked.ended(request);
+            questions.ended(request);
         }
     }
 }

@@ -1,9 +1,7 @@
 package dipstick.server.web;
 
 import dipstick.server.database.DeadConnections;
-import java.sql.SQLException;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
@@ -14,9 +12,8 @@ final class RecordsAway {
 
     /** Nothing where the failure is another one. */
     static Optional<ProblemDetail> of(@Nullable Throwable failure) {
-        return Stream.iterate(failure, one -> one != null, Throwable::getCause)
-                .filter(one -> one instanceof SQLException wrong && DeadConnections.isGone(wrong))
-                .findFirst()
+        return Optional.ofNullable(failure)
+                .filter(DeadConnections::isGone)
                 .map(_ -> Problems.problem(
                         HttpStatus.SERVICE_UNAVAILABLE,
                         "records-away",

@@ -10,7 +10,7 @@ import org.springframework.stereotype.Component;
 
 /** Questions that are being answered, by the names that their browsers gave them, so that a browser can give one up. */
 @Component
-class Asked {
+class OpenQuestions {
     static final String NAME = "Question";
     static final int LONGEST_NAME = 40;
 
@@ -23,17 +23,21 @@ class Asked {
     /** Whether a question was given up: false from its beginning on, until it is. */
     AtomicBoolean began(HttpServletRequest request) {
         AtomicBoolean given = new AtomicBoolean();
-        key(request, Optional.ofNullable(request.getHeader(NAME)).orElse("")).ifPresent(key -> givenUp.put(key, given));
+        key(request, name(request)).ifPresent(key -> givenUp.put(key, given));
         return given;
     }
 
     void ended(HttpServletRequest request) {
-        key(request, Optional.ofNullable(request.getHeader(NAME)).orElse("")).ifPresent(givenUp::invalidate);
+        key(request, name(request)).ifPresent(givenUp::invalidate);
     }
 
     /** Nothing happens where it is answered already, or is another browser's. */
     void giveUp(HttpServletRequest request, String name) {
         key(request, name).map(givenUp::getIfPresent).ifPresent(given -> given.set(true));
+    }
+
+    private static String name(HttpServletRequest request) {
+        return Optional.ofNullable(request.getHeader(NAME)).orElse("");
     }
 
     /** A name is one within a session. */

@@ -104,7 +104,8 @@ const standing = computed(() => {
         >
           <span class="when">{{ record.when }}</span> {{ record.what }}
           <span class="quiet"
-            >{{ record.kind }}{{ record.status ? `, ${record.status}` : '' }}</span
+            >{{ record.kind }}{{ record.status ? `, ${record.status}` : ''
+            }}{{ record.more.map((one) => `, ${one.field} ${one.value}`).join('') }}</span
           >
           <slot name="record" :record="record" />
         </li>

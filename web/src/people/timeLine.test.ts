@@ -13,6 +13,7 @@ function record(kind: string, first?: string, last = first): Schemas['TimelineRe
     text: '',
     status: '',
     when: '',
+    more: [],
     first,
     last,
   }

@@ -56,7 +56,13 @@ function days(term: Term): string {
           </label>
         </td>
         <td class="quiet">{{ [...term.kinds, ...term.sources].join(', ') }}</td>
-        <td class="number">{{ count(term.records) }}</td>
+        <td class="number">
+          {{ count(term.records) }}
+          <span v-if="term.besides" class="quiet besides"
+            >{{ term.besides === term.records ? 'all' : count(term.besides) }} as a further
+            code</span
+          >
+        </td>
         <td class="number">{{ count(term.people) }}</td>
         <td class="quiet">{{ days(term) }}</td>
         <td>
@@ -76,6 +82,10 @@ function days(term: Term): string {
 </template>
 
 <style scoped>
+.besides {
+  display: block;
+}
+
 table {
   width: 100%;
   border-collapse: collapse;

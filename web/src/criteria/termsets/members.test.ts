@@ -3,7 +3,17 @@ import { isSame, means, memberOf, wordsOf, type Term } from './members'
 import { useMembers } from './useMembers'
 
 function term(sort: Term['sort'], words: string, system = ''): Term {
-  return { sort, term: words, system, says: words, records: 1, people: 1, kinds: [], sources: [] }
+  return {
+    sort,
+    term: words,
+    system,
+    says: words,
+    records: 1,
+    people: 1,
+    besides: 0,
+    kinds: [],
+    sources: [],
+  }
 }
 
 describe('a member of a term set', () => {

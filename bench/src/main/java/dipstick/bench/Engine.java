@@ -11,8 +11,8 @@ import dipstick.core.population.Population;
 import dipstick.core.population.PopulationBuilder;
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.FieldValue;
-import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
+import dipstick.core.records.RecordFields;
 import dipstick.core.time.DateRange;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -32,7 +32,7 @@ final class Engine {
     }
 
     static Engine load(Region region) {
-        PopulationBuilder builder = new PopulationBuilder(Fields.PERSON);
+        PopulationBuilder builder = new PopulationBuilder(RecordFields.KNOWN);
         region.make(new Region.Sink() {
             @Override
             public void person(Region.Person person) {
@@ -54,10 +54,7 @@ final class Engine {
     CriteriaSet read(String document) {
         try {
             return CriteriaReader.read(
-                    List.of(CriteriaSource.parse("question", document)),
-                    Map.of(),
-                    population.personFields(),
-                    ZoneOffset.UTC);
+                    List.of(CriteriaSource.parse("question", document)), Map.of(), population.fields(), ZoneOffset.UTC);
         } catch (InvalidCriteria invalid) {
             throw new IllegalStateException(invalid.problems().toString(), invalid);
         }
@@ -113,22 +110,18 @@ final class Engine {
 
     private static EventRecord record(Region.Event event) {
         boolean valued = !Double.isNaN(event.value());
-        return new EventRecord(
-                "e" + event.number(),
-                "p" + event.person(),
-                event.kind(),
-                event.code(),
-                "local",
-                "Wording of " + event.code(),
-                Optional.of(new DateRange(event.day(), event.day())),
-                Optional.empty(),
-                event.status(),
-                valued ? OptionalDouble.of(event.value()) : OptionalDouble.empty(),
-                valued ? "mmol/L" : "",
-                "",
-                List.of(),
-                "provider " + event.person() % 90,
-                "site " + event.person() % 30,
-                "clinical system");
+        return EventRecord.of("p" + event.person(), event.kind())
+                .text("id", "e" + event.number())
+                .text("code", event.code())
+                .text("system", "local")
+                .text("text", "Wording of " + event.code())
+                .date("on", Optional.of(new DateRange(event.day(), event.day())))
+                .text("status", event.status())
+                .number("value", valued ? OptionalDouble.of(event.value()) : OptionalDouble.empty())
+                .text("unit", valued ? "mmol/L" : "")
+                .text("provider", "provider " + event.person() % 90)
+                .text("site", "site " + event.person() % 30)
+                .text("source", "clinical system")
+                .build();
     }
 }

@@ -9,7 +9,7 @@ import dipstick.core.evaluate.ListMember;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.export.ReadingExport;
 import dipstick.core.population.RecordFiles;
-import dipstick.core.records.Fields;
+import dipstick.core.records.RecordFields;
 import dipstick.core.records.RowProblem;
 import dipstick.core.text.NormalText;
 import java.io.IOException;
@@ -109,7 +109,7 @@ public final class Evaluate implements Callable<Integer> {
         Settings settings = Settings.of(asOf, zone, dials);
         List<String> problems = new ArrayList<>(settings.problems());
         Optional<RecordFiles.Loaded> loaded = load(settings.zone(), problems);
-        Fields fields = loaded.map(files -> files.population().personFields()).orElse(Fields.PERSON);
+        RecordFields fields = loaded.map(files -> files.population().fields()).orElse(RecordFields.KNOWN);
         Optional<CriteriaSet> set = readCriteria(fields, settings, problems);
         if (!problems.isEmpty()) {
             problems.forEach(err::println);
@@ -147,7 +147,7 @@ public final class Evaluate implements Callable<Integer> {
         return path + ":" + problem.line() + ": " + column + problem.reason();
     }
 
-    private Optional<CriteriaSet> readCriteria(Fields fields, Settings settings, List<String> problems) {
+    private Optional<CriteriaSet> readCriteria(RecordFields fields, Settings settings, List<String> problems) {
         List<CriteriaSource> sources = new ArrayList<>();
         for (Path path : criteria) {
             source(path, problems).ifPresent(sources::add);

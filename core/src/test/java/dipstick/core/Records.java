@@ -49,8 +49,7 @@ public final class Records {
 
     public static CriteriaSet set(Population records, String parts, Map<String, String> settings) {
         try {
-            return CriteriaReader.read(
-                    List.of(document("set", parts)), settings, records.personFields(), ZoneOffset.UTC);
+            return CriteriaReader.read(List.of(document("set", parts)), settings, records.fields(), ZoneOffset.UTC);
         } catch (InvalidCriteria invalid) {
             throw new AssertionError(invalid.problems().toString(), invalid);
         }
@@ -64,7 +63,7 @@ public final class Records {
                             .map(json -> new CriteriaSource(json.get("id").asString(), json))
                             .toList(),
                     Map.of(),
-                    records.personFields(),
+                    records.fields(),
                     ZoneOffset.UTC);
         } catch (InvalidCriteria invalid) {
             throw new AssertionError(invalid.problems().toString(), invalid);
@@ -74,7 +73,7 @@ public final class Records {
     /** What is wrong with the first of some documents, as pointers. */
     public static List<String> pointers(Population records, CriteriaSource... documents) {
         try {
-            CriteriaReader.read(List.of(documents), Map.of(), records.personFields(), ZoneOffset.UTC);
+            CriteriaReader.read(List.of(documents), Map.of(), records.fields(), ZoneOffset.UTC);
             return List.of();
         } catch (InvalidCriteria invalid) {
             return invalid.problems().getOrDefault(documents[0].name(), List.of()).stream()

@@ -1,7 +1,7 @@
 package dipstick.core.criteria;
 
 import dipstick.core.criteria.CriteriaSet.Population;
-import dipstick.core.records.Fields;
+import dipstick.core.records.RecordFields;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -51,15 +51,15 @@ public final class CriteriaReader {
     private static final List<Spot.Choice<ShouldHave.Rule>> RULES = List.of(
             new Spot.Choice<>("any", new ShouldHave.Rule.Any()), new Spot.Choice<>("all", new ShouldHave.Rule.All()));
 
-    private final Fields personFields;
+    private final RecordFields fields;
     private final ZoneId zone;
     private final MemberReferences references;
     private final Map<String, CriteriaSource> sources = new LinkedHashMap<>();
     private final Map<String, CriteriaSet> read = new HashMap<>();
     private final Map<String, List<Problem>> problems = new LinkedHashMap<>();
 
-    private CriteriaReader(List<CriteriaSource> all, Fields personFields, ZoneId zone) {
-        this.personFields = personFields;
+    private CriteriaReader(List<CriteriaSource> all, RecordFields fields, ZoneId zone) {
+        this.fields = fields;
         this.zone = zone;
         this.references = new MemberReferences(all);
         for (CriteriaSource source : all) {
@@ -81,9 +81,9 @@ public final class CriteriaReader {
      * @throws InvalidCriteria with the problems of all of them
      */
     public static CriteriaSet read(
-            List<CriteriaSource> all, Map<String, String> settings, Fields personFields, ZoneId zone)
+            List<CriteriaSource> all, Map<String, String> settings, RecordFields fields, ZoneId zone)
             throws InvalidCriteria {
-        CriteriaReader reader = new CriteriaReader(all, personFields, zone);
+        CriteriaReader reader = new CriteriaReader(all, fields, zone);
         CriteriaSource first = all.getFirst();
         CriteriaSet set = reader.document(first, settings);
         for (CriteriaSource other : all.subList(1, all.size())) {
@@ -115,14 +115,14 @@ public final class CriteriaReader {
         if (spot.requires("format") && !FORMAT.equals(spot.get("format").words())) {
             spot.get("format").problem("This should be \"" + FORMAT + "\", the only format known here.");
         }
-        DialReader.Turned dials = new DialReader(personFields, zone).read(spot, settings);
+        DialReader.Turned dials = new DialReader(fields.people(), zone).read(spot, settings);
         ValueReader values = new ValueReader(zone, dials);
         List<TermSet> termSets = spot.list("termSets", new TermSetReader(values)::read);
-        List<Roster> rosters = spot.list("rosters", new RosterReader(personFields, zone)::read);
+        List<Roster> rosters = spot.list("rosters", new RosterReader(fields.people(), zone)::read);
         twice(spot, "termSets");
         twice(spot, "rosters");
         TestReader tests = new TestReader(
-                personFields,
+                fields,
                 values,
                 index(termSets, TermSet::id),
                 index(rosters, Roster::id),
@@ -220,7 +220,7 @@ public final class CriteriaReader {
 
     private String listField(Spot spot) {
         String name = spot.words();
-        if (personFields.find(name).isEmpty() && !LIST_FIELDS.contains(name)) {
+        if (fields.people().find(name).isEmpty() && !LIST_FIELDS.contains(name)) {
             spot.problem("There is no person field “" + name + "”, nor is it due_on, band or state.");
         }
         return name;

@@ -15,6 +15,7 @@ final class FieldTestReader {
     /** The operators that fit each type of field, in the order in which they are named to a person. */
     private static final Map<FieldType, List<String>> OPERATORS = Map.of(
             FieldType.IDENTIFIER, List.of("in", "notIn", "startsWith", "contains", "missing"),
+            FieldType.TEXTS, List.of("in", "notIn", "startsWith", "contains", "missing"),
             FieldType.TEXT, List.of("in", "notIn", "startsWith", "contains", "missing"),
             FieldType.NUMBER, List.of("in", "notIn", "above", "atLeast", "below", "atMost", "missing"),
             FieldType.DATE, List.of("in", "notIn", "from", "through", "window", "missing"),
@@ -36,21 +37,31 @@ final class FieldTestReader {
         this.windows = windows;
     }
 
-    FieldTest read(Spot spot, Fields fields) {
+    FieldTest readOfPerson(Spot spot, Fields fields) {
+        return read(spot, fields.tested(), false);
+    }
+
+    /** A test of an event field, where a value may be asked in a unit. */
+    FieldTest readOfEvent(Spot spot, Fields fields) {
+        return read(spot, fields.tested(), true);
+    }
+
+    private FieldTest read(Spot spot, List<Field> fields, boolean ofEvent) {
         Field nothing = new Field("", FieldType.TEXT);
         if (!spot.isObject("a test of a field, such as {\"field\": \"status\", \"in\": [\"final\"]}")
                 || !spot.requires("field")) {
             return new FieldTest(nothing, ANY_VALUE, Optional.empty());
         }
         String name = spot.get("field").words();
-        Optional<Field> field = fields.find(name);
+        Optional<Field> field =
+                fields.stream().filter(one -> one.name().equals(name)).findFirst();
         if (field.isEmpty()) {
             spot.get("field")
-                    .problem("There is no field “" + name + "”. Fields here: " + String.join(", ", fields.names())
-                            + ".");
+                    .problem("There is no field “" + name + "”. Fields here: "
+                            + fields.stream().map(Field::name).collect(Collectors.joining(", ")) + ".");
             return new FieldTest(nothing, ANY_VALUE, Optional.empty());
         }
-        boolean mayHaveUnit = fields == Fields.EVENT && name.equals("value");
+        boolean mayHaveUnit = ofEvent && name.equals("value");
         List<String> operators = operators(spot, field.get(), mayHaveUnit);
         Optional<ComparedText> unit = spot.has("unit") && mayHaveUnit ? unit(spot, operators) : Optional.empty();
         return new FieldTest(field.get(), condition(spot, field.get(), operators), unit);
@@ -101,7 +112,7 @@ final class FieldTestReader {
             return new Condition.Missing(operand.truth());
         }
         return switch (field.type()) {
-            case IDENTIFIER, TEXT -> textCondition(operator, operand, field.type());
+            case IDENTIFIER, TEXT, TEXTS -> textCondition(operator, operand, field.type());
             case NUMBER ->
                 operator.equals("in") || operator.equals("notIn")
                         ? new Condition.NumberIn(numbers(operand), operator.equals("notIn"))
@@ -119,6 +130,7 @@ final class FieldTestReader {
                                 spot.find("through").map(values::date)));
                 };
             case FLAG -> new Condition.FlagIs(operand.truth());
+            case CODINGS -> throw new IllegalStateException("No test is about further codes");
         };
     }
 

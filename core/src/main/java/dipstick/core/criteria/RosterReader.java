@@ -80,6 +80,7 @@ final class RosterReader {
         String trimmed = NormalText.identifier(written);
         return switch (type) {
             case IDENTIFIER -> textOf(trimmed, json);
+            case TEXTS, CODINGS -> throw new IllegalStateException("No person field has several values");
             case TEXT -> textOf(NormalText.of(written), json);
             case NUMBER -> {
                 var number = WrittenNumber.parse(trimmed);

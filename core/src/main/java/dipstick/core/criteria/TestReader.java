@@ -1,7 +1,7 @@
 package dipstick.core.criteria;
 
 import dipstick.core.records.FieldType;
-import dipstick.core.records.Fields;
+import dipstick.core.records.RecordFields;
 import dipstick.core.time.AgeSpan;
 import dipstick.core.time.CalendarPeriod;
 import dipstick.core.time.Window;
@@ -52,7 +52,7 @@ final class TestReader {
     private static final Set<String> PARTS_OF_TESTS =
             Set.of("of", "count", "per", "is", "expect", "pick", "within", "notBefore", "part");
 
-    private final Fields personFields;
+    private final RecordFields fields;
     private final ValueReader values;
     private final WindowReader windows;
     private final FieldTestReader fieldTests;
@@ -67,12 +67,12 @@ final class TestReader {
     }
 
     TestReader(
-            Fields personFields,
+            RecordFields fields,
             ValueReader values,
             Map<String, TermSet> termSets,
             Map<String, Roster> rosters,
             SetNames sets) {
-        this.personFields = personFields;
+        this.fields = fields;
         this.values = values;
         this.windows = new WindowReader(values);
         this.fieldTests = new FieldTestReader(values, windows);
@@ -91,7 +91,7 @@ final class TestReader {
             return SOME_TEST;
         }
         return switch (kind.get()) {
-            case "field" -> new Test.OfField(fieldTests.read(spot, personFields));
+            case "field" -> new Test.OfField(fieldTests.readOfPerson(spot, fields.people()));
             case "all" -> new Test.All(tests(spot, "all"));
             case "any" -> new Test.Any(tests(spot, "any"));
             case "not" -> {
@@ -160,7 +160,7 @@ final class TestReader {
         return new Test.Pick(
                 end,
                 selection(spot.get(key), new Window.Ever()),
-                spot.list("is", test -> fieldTests.read(test, Fields.EVENT)));
+                spot.list("is", test -> fieldTests.readOfEvent(test, fields.events())));
     }
 
     private Test sequence(Spot spot) {
@@ -211,7 +211,7 @@ final class TestReader {
                         .map(kind -> ComparedText.of(kind, FieldType.TEXT))
                         .collect(Collectors.toSet()));
         Optional<List<TermSet>> terms = spot.find("terms").map(this::terms);
-        List<FieldTest> where = spot.list("where", test -> fieldTests.read(test, Fields.EVENT));
+        List<FieldTest> where = spot.list("where", test -> fieldTests.readOfEvent(test, fields.events()));
         spot.find("active").ifPresent(Spot::onlyTrue);
         Window window = spot.has("window") ? windows.read(spot.get("window")) : defaultWindow;
         return new Selection(kinds, terms, where, spot.has("active"), window);

@@ -109,6 +109,8 @@ final class RosterMatcher {
             return Outcome.UNSURE;
         }
         return switch (cell.get()) {
+            case FieldValue.OfTexts _, FieldValue.OfCodings _ ->
+                throw new IllegalStateException("No key has several values");
             case FieldValue.OfText(String text) ->
                 Outcome.of(((Column.OfText) column).compared().get(code).equals(text));
             case FieldValue.OfNumber(double number) ->

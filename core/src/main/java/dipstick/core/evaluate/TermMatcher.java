@@ -4,10 +4,13 @@ import dipstick.core.criteria.TermSet;
 import dipstick.core.population.Column;
 import dipstick.core.population.Concepts;
 import dipstick.core.population.Events;
+import dipstick.core.records.Coding;
+import dipstick.core.text.NormalText;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Term sets bound to the dictionaries of a population: which codes, texts and keywords of the records are meant. */
@@ -20,6 +23,8 @@ public final class TermMatcher {
 
     private final BitSet texts = new BitSet();
     private final BitSet keywordSets = new BitSet();
+    /** For each set of further codes of which one is meant, that one. */
+    private final Map<Integer, Coding> codingOfSet = new HashMap<>();
 
     public TermMatcher(List<TermSet> termSets, Events events) {
         this(termSets.stream().flatMap(set -> set.members().stream()).distinct(), events);
@@ -32,10 +37,26 @@ public final class TermMatcher {
 
     /** Whether none of the names is in the dictionaries, so that nothing can match. */
     boolean isEmpty() {
-        return codes.isEmpty() && codesOfSystems.isEmpty() && texts.isEmpty() && keywordSets.isEmpty();
+        return codes.isEmpty()
+                && codesOfSystems.isEmpty()
+                && texts.isEmpty()
+                && keywordSets.isEmpty()
+                && codingOfSet.isEmpty();
     }
 
     public boolean matches(int concept) {
+        return matchesFirst(concept)
+                || codingOfSet.containsKey(events.concepts().codings(concept));
+    }
+
+    /** The further code by which alone the concept's records are meant, and not by their code, text or keywords. */
+    public Optional<Coding> furtherCode(int concept) {
+        return matchesFirst(concept)
+                ? Optional.empty()
+                : Optional.ofNullable(codingOfSet.get(events.concepts().codings(concept)));
+    }
+
+    private boolean matchesFirst(int concept) {
         Concepts concepts = events.concepts();
         int code = concepts.code(concept);
         if (codes.get(code) || texts.get(concepts.text(concept)) || keywordSets.get(concepts.keywords(concept))) {
@@ -48,6 +69,7 @@ public final class TermMatcher {
     private void add(TermSet.Member member) {
         switch (member) {
             case TermSet.Member.Code(var system, var code) -> {
+                addCodings(code, system);
                 Integer at = events.code().codeOf().get(code);
                 if (at != null && system.isEmpty()) {
                     codes.set(at);
@@ -60,6 +82,20 @@ public final class TermMatcher {
             }
             case TermSet.Member.Text(var text, var match) -> addTexts(text, match);
             case TermSet.Member.Keyword(var keyword) -> addKeyword(keyword);
+        }
+    }
+
+    /** An entry without a system has none, so it is meant only where the member names none either. */
+    private void addCodings(String code, Optional<String> system) {
+        List<List<Coding>> sets = events.alsoCoded().sets();
+        for (int set = 1; set < sets.size(); set++) {
+            int number = set;
+            sets.get(set).stream()
+                    .filter(coding -> NormalText.of(coding.code()).equals(code)
+                            && system.map(NormalText.of(coding.system())::equals)
+                                    .orElse(true))
+                    .findFirst()
+                    .ifPresent(coding -> codingOfSet.putIfAbsent(number, coding));
         }
     }
 

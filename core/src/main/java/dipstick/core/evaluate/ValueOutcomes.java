@@ -42,6 +42,7 @@ final class ValueOutcomes {
                 yield code -> Outcome.of(holds.test(texts.compared().get(code)));
             }
             case Column.OfTexts texts -> code -> ofWords(condition, texts, code);
+            case Column.OfCodings _ -> throw unfit(condition);
             case Column.OfNumber numbers ->
                 code -> ofNumber(condition, numbers.numbers().get(code));
             case Column.OfDate _ -> ofDates(condition, dates, asOf);

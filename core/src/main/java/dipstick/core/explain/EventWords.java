@@ -1,6 +1,8 @@
 package dipstick.core.explain;
 
+import dipstick.core.criteria.Selection;
 import dipstick.core.evaluate.EventMatch;
+import dipstick.core.evaluate.TermMatcher;
 import dipstick.core.population.Codes;
 import dipstick.core.population.Events;
 import dipstick.core.time.DateRange;
@@ -8,6 +10,7 @@ import dipstick.core.wording.DayWords;
 import dipstick.core.wording.FieldWords;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** Event records in words: what, when, and the value. */
@@ -16,9 +19,23 @@ final class EventWords {
     private static final int MOST_NAMED = 3;
 
     private final Events events;
+    /** The terms by which they are meant, where that may need saying. */
+    private final Optional<TermMatcher> terms;
 
     EventWords(Events events) {
+        this(events, Optional.empty());
+    }
+
+    private EventWords(Events events, Optional<TermMatcher> terms) {
         this.events = events;
+        this.terms = terms;
+    }
+
+    /** The same of records of a selection: one that is meant by a further code says so. */
+    EventWords of(Selection selection) {
+        boolean anyFurtherCode = events.alsoCoded().codeCount() > 1;
+        return new EventWords(
+                events, selection.terms().filter(_ -> anyFurtherCode).map(sets -> new TermMatcher(sets, events)));
     }
 
     /** The latest few of them, latest first, and how many more there are. */
@@ -47,6 +64,8 @@ final class EventWords {
             words.add(FieldWords.number(events.value().numbers().get(value)));
             words.add(events.unit().writtenAt(event));
         }
+        terms.flatMap(meant -> meant.furtherCode(events.concepts().ofRow(event)))
+                .ifPresent(coding -> words.add("(also coded " + FieldWords.coding(coding) + ")"));
         return words.stream().filter(word -> !word.isEmpty()).collect(Collectors.joining(" "));
     }
 

@@ -142,10 +142,12 @@ public final class Explainer {
         if (!certain.isEmpty()) {
             boolean needsCount =
                     !test.count().equals(Count.ONE_OR_MORE) && test.count().most() != 0;
-            sentences.add((needsCount ? certain.size() + ": " : "") + capital(words.list(certain)) + ".");
+            sentences.add((needsCount ? certain.size() + ": " : "")
+                    + capital(words.of(test.events()).list(certain)) + ".");
         }
         if (!open.isEmpty() && (certain.isEmpty() || outcome == Outcome.UNSURE)) {
-            sentences.add("May count: " + words.list(open) + why(open.getFirst(), test.events()) + ".");
+            sentences.add(
+                    "May count: " + words.of(test.events()).list(open) + why(open.getFirst(), test.events()) + ".");
         }
         return Reason.of(outcome, String.join(" ", sentences), numbers(witness(outcome, test, matches, certain)));
     }
@@ -176,7 +178,10 @@ public final class Explainer {
                 : DayWords.inSentence(selection.window().daysAsOf(evaluator.asOf()));
         String sentence = "No " + noun + " " + window + ".";
         return nearest(selection)
-                .map(miss -> missed(outcome, sentence + " The nearest: " + words.one(miss) + ".", miss))
+                .map(miss -> missed(
+                        outcome,
+                        sentence + " The nearest: " + words.of(selection).one(miss) + ".",
+                        miss))
                 .or(() -> failedValue(outcome, sentence, selection))
                 .orElse(Reason.of(outcome, sentence + " None on record at any time.", List.of()));
     }
@@ -212,7 +217,11 @@ public final class Explainer {
         }
         return evaluator.matching(person, selection.where(others)).stream()
                 .max(Comparator.comparingInt(EventWords::lastDay))
-                .map(miss -> missed(outcome, sentence + " Its value does not fit: " + words.one(miss) + ".", miss));
+                .map(miss -> missed(
+                        outcome,
+                        sentence + " Its value does not fit: "
+                                + words.of(selection).one(miss) + ".",
+                        miss));
     }
 
     private Reason ofPick(Outcome outcome, Test.Pick pick) {
@@ -222,8 +231,8 @@ public final class Explainer {
         }
         String which = pick.end() == Test.End.LATEST ? "latest" : "earliest";
         String sentence = picked.size() == 1
-                ? "The " + which + " is " + words.one(picked.getFirst()) + "."
-                : "The " + which + " may be any of: " + words.list(picked) + ".";
+                ? "The " + which + " is " + words.of(pick.events()).one(picked.getFirst()) + "."
+                : "The " + which + " may be any of: " + words.of(pick.events()).list(picked) + ".";
         return Reason.of(outcome, sentence, numbers(picked));
     }
 
@@ -235,10 +244,10 @@ public final class Explainer {
         List<EventMatch> followers = evaluator.matching(person, test.expect());
         List<Integer> records = new ArrayList<>(numbers(anchors));
         records.addAll(numbers(followers));
-        String sentence = capital(words.list(anchors)) + "; "
+        String sentence = capital(words.of(test.anchor()).list(anchors)) + "; "
                 + (followers.isEmpty()
                         ? "nothing that could follow is on record"
-                        : "what could follow: " + words.list(followers))
+                        : "what could follow: " + words.of(test.expect()).list(followers))
                 + ".";
         return Reason.of(outcome, sentence, records);
     }

@@ -25,6 +25,8 @@ public final class NearTheLine {
     /** How many days before and after the as-of date are looked at. */
     public static final int DAYS = 30;
 
+    private static final String DECEASED = "Deceased from this day on.";
+
     private final CriteriaSet set;
     private final LocalDate asOf;
     private final Function<LocalDate, Evaluator> evaluators;
@@ -97,25 +99,36 @@ public final class NearTheLine {
 
     /** Why a criterion's answer changes, in a sentence. */
     public String why(Turn turn, Criterion criterion) {
+        return staysInPopulation(turn) ? words(turn, criterion) : DECEASED;
+    }
+
+    private boolean staysInPopulation(Turn turn) {
+        return reading(turn.day().minusDays(1)).people().get(turn.person())
+                == reading(turn.day()).people().get(turn.person());
+    }
+
+    private String words(Turn turn, Criterion criterion) {
         return new TurnWords(evaluators.apply(turn.day().minusDays(1)), evaluators.apply(turn.day()), turn)
                 .of(criterion.test());
     }
 
     /** Why the list's answer changes: the change of the first criterion that changes that day. */
     public String why(Turn turn) {
+        if (!staysInPopulation(turn)) {
+            return DECEASED;
+        }
         Reading before = reading(turn.day().minusDays(1));
         Reading after = reading(turn.day());
         for (int i = 0; i < after.levels().size(); i++) {
             Outcome was = before.levels().get(i).alone().of(turn.person());
             Outcome is = after.levels().get(i).alone().of(turn.person());
-            if (was != is
-                    && before.people().get(turn.person()) == after.people().get(turn.person())) {
+            if (was != is) {
                 Level level = after.levels().get(i);
-                String words = why(turn, level.criterion());
+                String words = words(turn, level.criterion());
                 boolean due = level.section() == Level.Section.SHOULD_HAVE && is.compareTo(was) < 0;
                 return due ? "Becomes due: " + Character.toLowerCase(words.charAt(0)) + words.substring(1) : words;
             }
         }
-        return "Deceased from this day on.";
+        throw new IllegalStateException("Nothing changes for " + turn);
     }
 }

@@ -83,11 +83,13 @@ final class TurnWords {
         List<EventMatch> is = after.matching(person, selection);
         List<EventMatch> gone = without(was, is);
         if (!gone.isEmpty()) {
-            return Optional.of("The window closes on " + day + " behind " + words.list(gone) + ".");
+            return Optional.of("The window closes on " + day + " behind "
+                    + words.of(selection).list(gone) + ".");
         }
         List<EventMatch> come = without(is, was);
         if (!come.isEmpty()) {
-            return Optional.of("From " + day + " this counts: " + words.list(come) + ".");
+            return Optional.of(
+                    "From " + day + " this counts: " + words.of(selection).list(come) + ".");
         }
         return Optional.empty();
     }

@@ -2,7 +2,9 @@ package dipstick.core.export;
 
 import dipstick.core.population.Column;
 import dipstick.core.population.Population;
+import dipstick.core.records.Coding;
 import dipstick.core.records.Field;
+import dipstick.core.records.FieldValue;
 import dipstick.core.records.Fields;
 import dipstick.core.time.PartialDate;
 import dipstick.core.wording.FieldWords;
@@ -14,26 +16,47 @@ public final class FieldCell {
 
     /** As files that are brought in name it: one that they do not know says its type (criteria.md section 1). */
     public static String header(Field field) {
-        boolean known = Fields.PERSON.find(field.name()).isPresent();
-        return known || field.type().isText()
+        return header(field, Fields.PERSON);
+    }
+
+    /** @param known the fields whose type a file does not say */
+    public static String header(Field field, Fields known) {
+        return known.find(field.name()).isPresent() || field.type().isText()
                 ? field.name()
                 : field.name() + ":" + field.type().word();
     }
 
     /** What it says of somebody: days as ISO 8601 writes them, flags as yes and no, texts as they are written; empty where it is not on record. */
     public static String of(Population records, Field field, int person) {
-        Column column = records.column(field);
-        if (column.isMissing(person)) {
+        return of(records.column(field), person);
+    }
+
+    /** What a column says in a row, as files that are brought in write it. */
+    public static String of(Column column, int row) {
+        if (column.isMissing(row)) {
             return "";
         }
-        int code = column.codes().get(person);
+        int code = column.codes().get(row);
         return switch (column) {
-            case Column.OfText texts -> texts.writtenAt(person);
+            case Column.OfText texts -> texts.writtenAt(row);
+            case Column.OfCodings codings -> Coding.written(codings.at(row));
             case Column.OfNumber numbers -> FieldWords.number(numbers.numbers().get(code));
             case Column.OfDate dates -> PartialDate.written(dates.days().get(code));
             case Column.OfFlag _ -> code == Column.OfFlag.TRUE ? "yes" : "no";
             case Column.OfTexts texts ->
                 texts.sets().get(code).stream().map(texts.words()::get).collect(Collectors.joining("; "));
+        };
+    }
+
+    /** A value as files that are brought in write it. */
+    public static String of(FieldValue value) {
+        return switch (value) {
+            case FieldValue.OfText(String text) -> text;
+            case FieldValue.OfNumber(double number) -> FieldWords.number(number);
+            case FieldValue.OfDate(var days) -> PartialDate.written(days);
+            case FieldValue.OfFlag(boolean flag) -> flag ? "yes" : "no";
+            case FieldValue.OfTexts(var texts) -> String.join("; ", texts);
+            case FieldValue.OfCodings(var codings) -> Coding.written(codings);
         };
     }
 }

@@ -103,7 +103,8 @@ public final class ListLayout {
                                 .map(code -> dates.days().get(code).first()),
                         descending);
             case Column.OfFlag flags -> known(member -> value(flags, member.person()), descending);
-            case Column.OfTexts texts -> known(member -> value(texts, member.person()), descending);
+            case Column.OfTexts _, Column.OfCodings _ ->
+                known(member -> value(records.column(field), member.person()), descending);
         };
     }
 

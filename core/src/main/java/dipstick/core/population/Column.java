@@ -1,5 +1,6 @@
 package dipstick.core.population;
 
+import dipstick.core.records.Coding;
 import java.util.List;
 import java.util.Map;
 
@@ -72,6 +73,22 @@ public sealed interface Column {
         @Override
         public int codeCount() {
             return sets.size();
+        }
+    }
+
+    /**
+     * Further codes of each row.
+     *
+     * @param sets by code: the codings of one row, as they are written; the first is empty
+     */
+    record OfCodings(Codes codes, List<List<Coding>> sets) implements Column {
+        @Override
+        public int codeCount() {
+            return sets.size();
+        }
+
+        public List<Coding> at(int row) {
+            return sets.get(codes.get(row));
         }
     }
 }

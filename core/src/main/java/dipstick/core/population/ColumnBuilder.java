@@ -3,6 +3,7 @@ package dipstick.core.population;
 import dipstick.core.records.FieldType;
 import dipstick.core.records.FieldValue;
 import dipstick.core.time.DateRange;
+import org.jspecify.annotations.Nullable;
 
 /** Gathers one column row by row, then seals it. */
 final class ColumnBuilder {
@@ -17,24 +18,30 @@ final class ColumnBuilder {
         this.texts = type == FieldType.IDENTIFIER ? TextDictionary.ofIdentifiers() : TextDictionary.ofWords();
     }
 
-    void addMissing() {
-        codes.add(Codes.MISSING);
+    /** @param value null where it is missing */
+    void addIfPresent(@Nullable FieldValue value) {
+        if (value == null) {
+            codes.add(Codes.MISSING);
+        } else {
+            add(value);
+        }
     }
 
-    void addText(String text) {
+    private void addText(String text) {
         codes.add(texts.code(text));
     }
 
-    void addNumber(double number) {
+    private void addNumber(double number) {
         codes.add(numbers.code(number));
     }
 
-    void addDate(DateRange days) {
+    private void addDate(DateRange days) {
         codes.add(dates.code(days));
     }
 
-    void add(FieldValue value) {
+    private void add(FieldValue value) {
         switch (value) {
+            case FieldValue.OfTexts _, FieldValue.OfCodings _ -> throw byConcept();
             case FieldValue.OfText text -> addText(text.text());
             case FieldValue.OfNumber number -> addNumber(number.number());
             case FieldValue.OfDate date -> addDate(date.days());
@@ -42,10 +49,15 @@ final class ColumnBuilder {
         }
     }
 
+    private static IllegalStateException byConcept() {
+        return new IllegalStateException("Several values in one row are held by concept");
+    }
+
     /** The column with its rows in another order. */
     Column seal(int[] order) {
         int[] ordered = codes.inOrder(order);
         return switch (type) {
+            case TEXTS, CODINGS -> throw byConcept();
             case IDENTIFIER, TEXT -> texts.seal(Codes.pack(ordered, ordered.length, texts.highest()));
             case NUMBER ->
                 new Column.OfNumber(Codes.pack(ordered, ordered.length, numbers.highest()), numbers.values());

@@ -3,13 +3,14 @@ package dipstick.core.population;
 import java.util.Arrays;
 
 /**
- * What events are about: each different kind, code, system, text and set of keywords that occur together. The events of
- * a concept stand next to each other, in the order of their people, so whatever a selection says about these five is
+ * What events are about: each different kind, code, system, text, set of keywords and set of
+ * further codes that occur together. The events of
+ * a concept stand next to each other, in the order of their people, so whatever a selection says about these six is
  * decided once for each concept, and the events worth asking are a few stretches of rows.
  */
 public final class Concepts {
     /** A concept, as codes in the columns of these fields. */
-    record About(int kind, int code, int system, int text, int keywords) {}
+    record About(int kind, int code, int system, int text, int keywords, int codings) {}
 
     private final Codes ofRows;
     private final int[] starts;
@@ -18,9 +19,10 @@ public final class Concepts {
     private final int[] systems;
     private final int[] texts;
     private final int[] keywords;
+    private final int[] codings;
 
     /** @param starts the first row of each concept, and the number of all rows */
-    Concepts(int[] starts, int[] kinds, int[] codes, int[] systems, int[] texts, int[] keywords) {
+    Concepts(int[] starts, int[] kinds, int[] codes, int[] systems, int[] texts, int[] keywords, int[] codings) {
         this.ofRows = ofRows(starts);
         this.starts = starts;
         this.kinds = kinds;
@@ -28,6 +30,7 @@ public final class Concepts {
         this.systems = systems;
         this.texts = texts;
         this.keywords = keywords;
+        this.codings = codings;
     }
 
     public int count() {
@@ -68,8 +71,13 @@ public final class Concepts {
         return spread(keywords);
     }
 
+    Codes codingCodes() {
+        return spread(codings);
+    }
+
     About about(int concept) {
-        return new About(kinds[concept], codes[concept], systems[concept], texts[concept], keywords[concept]);
+        return new About(
+                kinds[concept], codes[concept], systems[concept], texts[concept], keywords[concept], codings[concept]);
     }
 
     public int ofRow(int event) {
@@ -114,6 +122,11 @@ public final class Concepts {
         return keywords[concept];
     }
 
+    /** The code in {@link Events#alsoCoded()}. */
+    public int codings(int concept) {
+        return codings[concept];
+    }
+
     /** Concepts one after another, in the order of their rows. */
     static final class Listing {
         private final GrowingInts kinds = new GrowingInts();
@@ -121,6 +134,7 @@ public final class Concepts {
         private final GrowingInts systems = new GrowingInts();
         private final GrowingInts texts = new GrowingInts();
         private final GrowingInts keywords = new GrowingInts();
+        private final GrowingInts codings = new GrowingInts();
 
         void add(About about) {
             kinds.add(about.kind());
@@ -128,11 +142,18 @@ public final class Concepts {
             systems.add(about.system());
             texts.add(about.text());
             keywords.add(about.keywords());
+            codings.add(about.codings());
         }
 
         Concepts seal(int[] starts) {
             return new Concepts(
-                    starts, kinds.toArray(), codes.toArray(), systems.toArray(), texts.toArray(), keywords.toArray());
+                    starts,
+                    kinds.toArray(),
+                    codes.toArray(),
+                    systems.toArray(),
+                    texts.toArray(),
+                    keywords.toArray(),
+                    codings.toArray());
         }
     }
 }

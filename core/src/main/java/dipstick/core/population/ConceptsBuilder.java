@@ -1,5 +1,7 @@
 package dipstick.core.population;
 
+import dipstick.core.records.Coding;
+import dipstick.core.records.EventRecord;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,13 +14,15 @@ final class ConceptsBuilder {
     private final TextDictionary texts = TextDictionary.ofWords();
     private final TextDictionary words = TextDictionary.ofWords();
     private final ValueDictionary<List<Integer>> keywordSets = new ValueDictionary<>(List.of());
+    private final ValueDictionary<List<Coding>> codingSets = new ValueDictionary<>(List.of());
 
     private final Map<Concepts.About, Integer> numbers = new HashMap<>();
     private final Concepts.Listing listing = new Concepts.Listing();
     private final Map<Written, Known> known = new HashMap<>();
 
     /** A concept as it is written. Most records are written as others are, and are looked up as a whole. */
-    private record Written(String kind, String code, String system, String text, List<String> keywords) {}
+    private record Written(
+            String kind, String code, String system, String text, List<String> keywords, List<Coding> codings) {}
 
     private static final class Known {
         private final int number;
@@ -29,8 +33,15 @@ final class ConceptsBuilder {
         }
     }
 
-    int number(String kind, String code, String system, String text, List<String> keywords) {
-        Known concept = known.computeIfAbsent(new Written(kind, code, system, text, keywords), this::newlyWritten);
+    int number(EventRecord event) {
+        Written written = new Written(
+                event.kind(),
+                event.text("code"),
+                event.text("system"),
+                event.text("text"),
+                event.texts("keywords"),
+                event.codings("also_coded"));
+        Known concept = known.computeIfAbsent(written, this::newlyWritten);
         concept.records++;
         return concept.number;
     }
@@ -41,7 +52,8 @@ final class ConceptsBuilder {
                 codes.code(written.code()),
                 systems.code(written.system()),
                 texts.code(written.text()),
-                keywordSet(written.keywords()));
+                keywordSet(written.keywords()),
+                written.codings().isEmpty() ? Codes.MISSING : codingSets.code(written.codings()));
         Integer before = numbers.putIfAbsent(about, numbers.size());
         if (before == null) {
             listing.add(about);
@@ -72,7 +84,8 @@ final class ConceptsBuilder {
                 "code", codes.seal(concepts.codeCodes()),
                 "system", systems.seal(concepts.systemCodes()),
                 "text", texts.seal(concepts.textCodes()),
-                "keywords", new Column.OfTexts(concepts.keywordCodes(), keywordSets.values(), words.compared()));
+                "keywords", new Column.OfTexts(concepts.keywordCodes(), keywordSets.values(), words.compared()),
+                "also_coded", new Column.OfCodings(concepts.codingCodes(), codingSets.values()));
     }
 
     private int keywordSet(List<String> keywords) {

@@ -1,5 +1,6 @@
 package dipstick.core.population;
 
+import dipstick.core.records.Coding;
 import java.util.List;
 import java.util.Map;
 
@@ -14,6 +15,8 @@ final class ConceptsJoining {
     private final Joined<String> words;
     private final Joined<List<Integer>> keywordSets;
 
+    private final Joined<List<Coding>> codingSets;
+
     ConceptsJoining(Events first, Events second) {
         this.first = first;
         this.second = second;
@@ -26,6 +29,7 @@ final class ConceptsJoining {
                 .map(set -> set.stream().map(word -> words.codes()[word]).toList())
                 .toList();
         this.keywordSets = Joined.of(first.keywords().sets(), translated);
+        this.codingSets = Joined.of(first.alsoCoded().sets(), second.alsoCoded().sets());
     }
 
     /** A concept of the second population, in the joined dictionaries. */
@@ -36,7 +40,8 @@ final class ConceptsJoining {
                 codes.codes()[concepts.code(concept)],
                 systems.codes()[concepts.system(concept)],
                 texts.codes()[concepts.text(concept)],
-                keywordSets.codes()[concepts.keywords(concept)]);
+                keywordSets.codes()[concepts.keywords(concept)],
+                codingSets.codes()[concepts.codings(concept)]);
     }
 
     /** The columns of what is the same for all events of a concept, by field. */
@@ -46,6 +51,7 @@ final class ConceptsJoining {
                 "code", ColumnJoining.dictionary(first.code(), second.code(), codes, concepts.codeCodes()),
                 "system", ColumnJoining.dictionary(first.system(), second.system(), systems, concepts.systemCodes()),
                 "text", ColumnJoining.dictionary(first.text(), second.text(), texts, concepts.textCodes()),
-                "keywords", new Column.OfTexts(concepts.keywordCodes(), keywordSets.values(), words.values()));
+                "keywords", new Column.OfTexts(concepts.keywordCodes(), keywordSets.values(), words.values()),
+                "also_coded", new Column.OfCodings(concepts.codingCodes(), codingSets.values()));
     }
 }

@@ -1,9 +1,11 @@
 package dipstick.core.population;
 
 import dipstick.core.records.Field;
+import dipstick.core.records.Fields;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 
 /**
@@ -11,10 +13,11 @@ import java.util.stream.IntStream;
  * concept by person, and then as they came.
  */
 public final class Events {
-    /** The columns that are neither held by concept nor worked out from the owners nor all different. */
-    static final List<String> OF_ROWS =
-            List.of("on", "until", "status", "value", "unit", "value_text", "provider", "site", "source");
+    /** What all events of a concept have in common, and what is worked out otherwise. */
+    private static final Set<String> NOT_OF_ROWS =
+            Set.of("id", "person_id", "kind", "code", "system", "text", "keywords", "also_coded");
 
+    private final Fields fields;
     private final int[] owners;
     private final Concepts concepts;
     private final int[] startOfPerson;
@@ -23,16 +26,35 @@ public final class Events {
     private Optional<ConceptFacts> facts = Optional.empty();
 
     /**
+     * @param fields those that events have, custom ones among them
      * @param owners the person of each row
      * @param startOfPerson the place of a person's first event in {@code rowsByPerson}; the next person's is the end
      * @param rowsByPerson the rows of the first person, in the order in which they came, then of the next
      */
-    Events(int[] owners, Concepts concepts, int[] startOfPerson, int[] rowsByPerson, Map<String, Column> columns) {
+    Events(
+            Fields fields,
+            int[] owners,
+            Concepts concepts,
+            int[] startOfPerson,
+            int[] rowsByPerson,
+            Map<String, Column> columns) {
+        this.fields = fields;
         this.owners = owners;
         this.concepts = concepts;
         this.startOfPerson = startOfPerson;
         this.rowsByPerson = rowsByPerson;
         this.columns = Map.copyOf(columns);
+    }
+
+    /** The fields whose values are held row by row. */
+    static List<Field> ofRows(Fields fields) {
+        return fields.all().stream()
+                .filter(field -> !NOT_OF_ROWS.contains(field.name()))
+                .toList();
+    }
+
+    public Fields fields() {
+        return fields;
     }
 
     public int size() {
@@ -86,7 +108,7 @@ public final class Events {
         return low;
     }
 
-    /** The column of a field of {@link dipstick.core.records.Fields#EVENT}. */
+    /** The column of one of the {@link #fields()}. */
     public Column column(Field field) {
         Column column = columns.get(field.name());
         if (column == null) {
@@ -133,6 +155,10 @@ public final class Events {
 
     public Column.OfTexts keywords() {
         return (Column.OfTexts) columns.get("keywords");
+    }
+
+    public Column.OfCodings alsoCoded() {
+        return (Column.OfCodings) columns.get("also_coded");
     }
 
     /** The column {@code person_id}, worked out from whose each row is. */

@@ -1,8 +1,6 @@
 package dipstick.core.population;
 
 import dipstick.core.records.EventRecord;
-import dipstick.core.records.Field;
-import dipstick.core.records.FieldType;
 import dipstick.core.records.Fields;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -14,37 +12,19 @@ final class EventsBuilder {
     private final GrowingInts concepts = new GrowingInts();
     private final ConceptsBuilder conceptNumbers = new ConceptsBuilder();
     private final Identifiers.Builder ids = new Identifiers.Builder();
+    private final Fields fields;
     private final Map<String, ColumnBuilder> columns = new LinkedHashMap<>();
-    private final ColumnBuilder on = column("on");
-    private final ColumnBuilder until = column("until");
-    private final ColumnBuilder status = column("status");
-    private final ColumnBuilder value = column("value");
-    private final ColumnBuilder unit = column("unit");
-    private final ColumnBuilder valueText = column("value_text");
-    private final ColumnBuilder provider = column("provider");
-    private final ColumnBuilder site = column("site");
-    private final ColumnBuilder source = column("source");
 
-    private ColumnBuilder column(String name) {
-        FieldType type = Fields.EVENT.find(name).map(Field::type).orElseThrow();
-        ColumnBuilder column = new ColumnBuilder(type);
-        columns.put(name, column);
-        return column;
+    EventsBuilder(Fields fields) {
+        this.fields = fields;
+        Events.ofRows(fields).forEach(field -> columns.put(field.name(), new ColumnBuilder(field.type())));
     }
 
     void add(int owner, EventRecord event) {
         owners.add(owner);
-        concepts.add(conceptNumbers.number(event.kind(), event.code(), event.system(), event.text(), event.keywords()));
+        concepts.add(conceptNumbers.number(event));
         ids.add(event.id());
-        event.on().ifPresentOrElse(on::addDate, on::addMissing);
-        event.until().ifPresentOrElse(until::addDate, until::addMissing);
-        status.addText(event.status());
-        event.value().ifPresentOrElse(value::addNumber, value::addMissing);
-        unit.addText(event.unit());
-        valueText.addText(event.valueText());
-        provider.addText(event.provider());
-        site.addText(event.site());
-        source.addText(event.source());
+        columns.forEach((name, column) -> column.addIfPresent(event.values().get(name)));
     }
 
     Events seal(int people, Column.OfText personIds) {
@@ -70,7 +50,7 @@ final class EventsBuilder {
         for (int place = 0; place < size; place++) {
             byPerson[place] = rowOf[byPerson[place]];
         }
-        return new Events(sortedOwners, sealedConcepts, startOfPerson, byPerson, sealed);
+        return new Events(fields, sortedOwners, sealedConcepts, startOfPerson, byPerson, sealed);
     }
 
     private static int[] asTheyCame(int size) {

@@ -1,7 +1,5 @@
 package dipstick.core.population;
 
-import dipstick.core.records.Field;
-import dipstick.core.records.Fields;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
@@ -45,14 +43,13 @@ final class EventsRenewal {
 
         ColumnJoining joining = new ColumnJoining(rows);
         Map<String, Column> columns = new ConcurrentHashMap<>(concepts.columns(sealed));
-        Events.OF_ROWS.parallelStream().forEach(name -> {
-            Field field = Fields.EVENT.find(name).orElseThrow();
-            columns.put(name, joining.column(before.column(field), renewed.column(field)));
-        });
+        Events.ofRows(before.fields()).parallelStream()
+                .forEach(field ->
+                        columns.put(field.name(), joining.column(before.column(field), renewed.column(field))));
         columns.put("id", joining.identifiers(before.ids(), renewed.ids()));
         columns.put("person_id", Events.personIds(owners, ids));
         ByPerson byPerson = byPerson(people);
-        return new Events(owners, sealed, byPerson.starts(), byPerson.rows(), columns);
+        return new Events(before.fields(), owners, sealed, byPerson.starts(), byPerson.rows(), columns);
     }
 
     private record ByPerson(int[] starts, int[] rows) {}

@@ -2,6 +2,7 @@ package dipstick.core.population;
 
 import dipstick.core.records.Field;
 import dipstick.core.records.Fields;
+import dipstick.core.records.RecordFields;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
@@ -12,13 +13,13 @@ import java.util.OptionalInt;
  * came.
  */
 public final class Population {
-    private final Fields personFields;
+    private final RecordFields fields;
     private final int size;
     private final Map<String, Column> columns;
     private final Events events;
 
-    Population(Fields personFields, int size, Map<String, Column> columns, Events events) {
-        this.personFields = personFields;
+    Population(RecordFields fields, int size, Map<String, Column> columns, Events events) {
+        this.fields = fields;
         this.size = size;
         this.columns = Map.copyOf(columns);
         this.events = events;
@@ -28,8 +29,12 @@ public final class Population {
         return size;
     }
 
+    public RecordFields fields() {
+        return fields;
+    }
+
     public Fields personFields() {
-        return personFields;
+        return fields.people();
     }
 
     public Events events() {
@@ -44,8 +49,8 @@ public final class Population {
      * @param renewed people with the same fields, with all their events
      */
     public Population with(Population renewed) {
-        if (!personFields.all().equals(renewed.personFields.all())) {
-            throw new IllegalArgumentException("People read anew have other fields");
+        if (!fields.equals(renewed.fields)) {
+            throw new IllegalArgumentException("People or events read anew have other fields");
         }
         return new Renewal(this, renewed).population();
     }

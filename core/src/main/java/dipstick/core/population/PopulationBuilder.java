@@ -1,9 +1,8 @@
 package dipstick.core.population;
 
 import dipstick.core.records.EventRecord;
-import dipstick.core.records.FieldValue;
-import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
+import dipstick.core.records.RecordFields;
 import dipstick.core.text.NormalText;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -14,16 +13,17 @@ import java.util.stream.IntStream;
 public final class PopulationBuilder {
     private static final String ENTERED_IN_ERROR = "entered-in-error";
 
-    private final Fields personFields;
+    private final RecordFields fields;
     private final Map<String, ColumnBuilder> people = new LinkedHashMap<>();
     private final Map<String, Integer> numberOf = new HashMap<>();
-    private final EventsBuilder events = new EventsBuilder();
+    private final EventsBuilder events;
     private final Map<String, Boolean> enteredInError = new HashMap<>();
     private final Map<String, Integer> waiting = new HashMap<>();
 
-    public PopulationBuilder(Fields personFields) {
-        this.personFields = personFields;
-        personFields.all().forEach(field -> people.put(field.name(), new ColumnBuilder(field.type())));
+    public PopulationBuilder(RecordFields fields) {
+        this.fields = fields;
+        this.events = new EventsBuilder(fields.events());
+        fields.people().all().forEach(field -> people.put(field.name(), new ColumnBuilder(field.type())));
     }
 
     /** Adds a person, whose id no other has. */
@@ -31,14 +31,7 @@ public final class PopulationBuilder {
         if (numberOf.putIfAbsent(person.id(), numberOf.size()) != null) {
             throw new IllegalArgumentException("There is a person " + person.id() + " already");
         }
-        people.forEach((name, column) -> {
-            FieldValue value = person.values().get(name);
-            if (value == null) {
-                column.addMissing();
-            } else {
-                column.add(value);
-            }
-        });
+        people.forEach((name, column) -> column.addIfPresent(person.values().get(name)));
     }
 
     /**
@@ -52,7 +45,7 @@ public final class PopulationBuilder {
             return;
         }
         if (enteredInError.computeIfAbsent(
-                event.status(), status -> NormalText.of(status).equals(ENTERED_IN_ERROR))) {
+                event.text("status"), status -> NormalText.of(status).equals(ENTERED_IN_ERROR))) {
             return;
         }
         events.add(owner, event);
@@ -69,6 +62,6 @@ public final class PopulationBuilder {
         int[] asTheyCame = IntStream.range(0, size).toArray();
         people.forEach((name, column) -> personColumns.put(name, column.seal(asTheyCame)));
         Column.OfText ids = (Column.OfText) personColumns.get("id");
-        return new Population(personFields, size, personColumns, events.seal(size, ids));
+        return new Population(fields, size, personColumns, events.seal(size, ids));
     }
 }

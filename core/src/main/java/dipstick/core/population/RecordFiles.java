@@ -2,9 +2,10 @@ package dipstick.core.population;
 
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.EventsFile;
-import dipstick.core.records.Fields;
+import dipstick.core.records.Field;
 import dipstick.core.records.PeopleFile;
 import dipstick.core.records.PersonRecord;
+import dipstick.core.records.RecordFields;
 import dipstick.core.records.RowProblem;
 import dipstick.core.records.RowSink;
 import dipstick.core.records.UnreadableFile;
@@ -18,6 +19,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.function.Function;
 
 /** Reads a file of people and a file of events into a population. */
 public final class RecordFiles {
@@ -39,31 +41,43 @@ public final class RecordFiles {
     public static Loaded load(Path people, Path events, ZoneId zone) throws IOException {
         List<RowProblem> peopleProblems = new ArrayList<>();
         List<RowProblem> eventProblems = new ArrayList<>();
-        PopulationBuilder builder = people(people, zone, peopleProblems);
-        events(events, zone, builder, eventProblems);
+        List<PersonRecord> persons = new ArrayList<>();
+        List<Field> ofPeople = people(people, zone, persons, peopleProblems);
+        PopulationBuilder builder = events(events, zone, eventProblems, ofEvents -> {
+            PopulationBuilder empty = new PopulationBuilder(RecordFields.withCustom(ofPeople, ofEvents));
+            persons.forEach(empty::add);
+            return empty;
+        });
         return new Loaded(builder.seal(), builder.waiting(), peopleProblems, eventProblems);
     }
 
-    private static PopulationBuilder people(Path path, ZoneId zone, List<RowProblem> problems) throws IOException {
+    /** Reads the people and says what custom fields they have. */
+    private static List<Field> people(Path path, ZoneId zone, List<PersonRecord> people, List<RowProblem> problems)
+            throws IOException {
         try (InputStream bytes = new BufferedInputStream(Files.newInputStream(path))) {
             PeopleFile file = PeopleFile.open(bytes, zone);
-            PopulationBuilder builder = new PopulationBuilder(Fields.PERSON.with(file.customFields()));
-            Consumer<PersonRecord> add = builder::add;
+            Consumer<PersonRecord> add = people::add;
             file.forEach(sink(add, problems));
-            return builder;
+            return file.customFields();
         } catch (UnreadableFile unreadable) {
             problems.add(unreadable.problem());
-            return new PopulationBuilder(Fields.PERSON);
+            return List.of();
         }
     }
 
-    private static void events(Path path, ZoneId zone, PopulationBuilder builder, List<RowProblem> problems)
+    /** @param builder with all people, once the custom fields of events are known */
+    private static PopulationBuilder events(
+            Path path, ZoneId zone, List<RowProblem> problems, Function<List<Field>, PopulationBuilder> builder)
             throws IOException {
         try (InputStream bytes = new BufferedInputStream(Files.newInputStream(path))) {
-            Consumer<EventRecord> add = builder::add;
-            EventsFile.open(bytes, zone).forEach(sink(add, problems));
+            EventsFile file = EventsFile.open(bytes, zone);
+            PopulationBuilder filled = builder.apply(file.customFields());
+            Consumer<EventRecord> add = filled::add;
+            file.forEach(sink(add, problems));
+            return filled;
         } catch (UnreadableFile unreadable) {
             problems.add(unreadable.problem());
+            return builder.apply(List.of());
         }
     }
 

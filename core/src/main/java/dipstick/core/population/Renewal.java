@@ -39,7 +39,7 @@ final class Renewal {
         Column.OfText ids = (Column.OfText) columns.get("id");
         Events events =
                 new EventsRenewal(before.events(), renewed.events(), replaced, numberOfRenewed).events(people, ids);
-        return new Population(before.personFields(), size, columns, events);
+        return new Population(before.fields(), size, columns, events);
     }
 
     private Rows people(int[] numberOfRenewed, BitSet replaced) {

@@ -1,9 +1,11 @@
 package dipstick.core.population;
 
 import dipstick.core.population.SnapshotWriter.Packing;
+import dipstick.core.records.Coding;
 import dipstick.core.records.Field;
 import dipstick.core.records.FieldType;
 import dipstick.core.records.Fields;
+import dipstick.core.records.RecordFields;
 import java.io.DataInputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -33,15 +35,22 @@ final class SnapshotReader {
     }
 
     Population population() throws IOException {
-        List<Field> fields = new ArrayList<>();
+        Fields people = Fields.PERSON.with(fields());
         Map<String, Column> columns = new HashMap<>();
-        for (int left = in.readInt(); left > 0; left--) {
-            Field field = new Field(text(), FieldType.valueOf(in.readUTF()));
-            fields.add(field);
+        for (Field field : people.all()) {
             columns.put(field.name(), column());
         }
         int size = in.readInt();
-        return new Population(Fields.PERSON.with(fields), size, columns, events((Column.OfText) columns.get("id")));
+        Events events = events((Column.OfText) columns.get("id"));
+        return new Population(new RecordFields(people, events.fields()), size, columns, events);
+    }
+
+    private List<Field> fields() throws IOException {
+        List<Field> fields = new ArrayList<>();
+        for (int left = in.readInt(); left > 0; left--) {
+            fields.add(new Field(text(), FieldType.valueOf(in.readUTF())));
+        }
+        return fields;
     }
 
     private Events events(Column.OfText personIds) throws IOException {
@@ -56,6 +65,7 @@ final class SnapshotReader {
         int[] systems = new int[count];
         int[] texts = new int[count];
         int[] keywords = new int[count];
+        int[] codings = new int[count];
         for (int concept = 0; concept < count; concept++) {
             starts[concept] = in.readInt();
             kinds[concept] = in.readInt();
@@ -63,20 +73,23 @@ final class SnapshotReader {
             systems[concept] = in.readInt();
             texts[concept] = in.readInt();
             keywords[concept] = in.readInt();
+            codings[concept] = in.readInt();
         }
-        Concepts concepts = new Concepts(starts, kinds, codes, systems, texts, keywords);
+        Concepts concepts = new Concepts(starts, kinds, codes, systems, texts, keywords, codings);
         Map<String, Column> columns = new HashMap<>();
         columns.put("kind", dictionary(concepts.kindCodes()));
         columns.put("code", dictionary(concepts.codeCodes()));
         columns.put("system", dictionary(concepts.systemCodes()));
         columns.put("text", dictionary(concepts.textCodes()));
         columns.put("keywords", keywords(concepts.keywordCodes()));
-        for (String name : Events.OF_ROWS) {
-            columns.put(name, column());
+        columns.put("also_coded", codings(concepts.codingCodes()));
+        Fields fields = Fields.EVENT.with(fields());
+        for (Field field : Events.ofRows(fields)) {
+            columns.put(field.name(), column());
         }
         columns.put("id", identifiers());
         columns.put("person_id", Events.personIds(owners, personIds));
-        return new Events(owners, concepts, startOfPerson, rowsByPerson, columns);
+        return new Events(fields, owners, concepts, startOfPerson, rowsByPerson, columns);
     }
 
     private Column.OfTexts keywords(Codes codes) throws IOException {
@@ -90,6 +103,18 @@ final class SnapshotReader {
             sets.add(List.copyOf(set));
         }
         return new Column.OfTexts(codes, List.copyOf(sets), words);
+    }
+
+    private Column.OfCodings codings(Codes codes) throws IOException {
+        List<List<Coding>> sets = new ArrayList<>();
+        for (int left = in.readInt(); left > 0; left--) {
+            List<Coding> set = new ArrayList<>();
+            for (int more = in.readInt(); more > 0; more--) {
+                set.add(new Coding(text(), text()));
+            }
+            sets.add(List.copyOf(set));
+        }
+        return new Column.OfCodings(codes, List.copyOf(sets));
     }
 
     private Column.OfText identifiers() throws IOException {

@@ -1,5 +1,6 @@
 package dipstick.core.population;
 
+import dipstick.core.records.Coding;
 import dipstick.core.records.Field;
 import dipstick.core.records.Fields;
 import java.io.DataOutputStream;
@@ -37,15 +38,20 @@ final class SnapshotWriter {
     }
 
     void population(Population population) throws IOException {
-        List<Field> fields = population.personFields().all();
-        out.writeInt(fields.size());
-        for (Field field : fields) {
-            text(field.name());
-            out.writeUTF(field.type().name());
+        fields(population.fields().customOfPeople());
+        for (Field field : population.personFields().all()) {
             column(population.column(field));
         }
         out.writeInt(population.size());
         events(population.events());
+    }
+
+    private void fields(List<Field> custom) throws IOException {
+        out.writeInt(custom.size());
+        for (Field field : custom) {
+            text(field.name());
+            out.writeUTF(field.type().name());
+        }
     }
 
     private void events(Events events) throws IOException {
@@ -62,8 +68,18 @@ final class SnapshotWriter {
         for (List<Integer> set : events.keywords().sets()) {
             ints(set.stream().mapToInt(Integer::intValue).toArray());
         }
-        for (String name : Events.OF_ROWS) {
-            column(events.column(Fields.EVENT.find(name).orElseThrow()));
+        List<List<Coding>> codings = events.alsoCoded().sets();
+        out.writeInt(codings.size());
+        for (List<Coding> set : codings) {
+            out.writeInt(set.size());
+            for (Coding coding : set) {
+                text(coding.code());
+                text(coding.system());
+            }
+        }
+        fields(events.fields().customBeside(Fields.EVENT));
+        for (Field field : Events.ofRows(events.fields())) {
+            column(events.column(field));
         }
         identifiers(events.ids());
     }
@@ -77,6 +93,7 @@ final class SnapshotWriter {
             out.writeInt(concepts.system(concept));
             out.writeInt(concepts.text(concept));
             out.writeInt(concepts.keywords(concept));
+            out.writeInt(concepts.codings(concept));
         }
     }
 
@@ -115,7 +132,8 @@ final class SnapshotWriter {
                 out.writeUTF("FLAG");
                 codes(flags.codes());
             }
-            case Column.OfTexts texts -> throw new IllegalStateException("Keywords are held by concept");
+            case Column.OfTexts _, Column.OfCodings _ ->
+                throw new IllegalStateException("Several values in one row are held by concept");
         }
     }
 

@@ -7,6 +7,7 @@ import dipstick.core.time.DateRange;
 import dipstick.core.time.PartialDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -33,6 +34,9 @@ final class CellReader {
         }
         return switch (field.type()) {
             case IDENTIFIER, TEXT -> Optional.of(new FieldValue.OfText(cell));
+            case TEXTS -> several(cell).map(FieldValue.OfTexts::new);
+            case CODINGS ->
+                Optional.of(Coding.parse(cell)).filter(all -> !all.isEmpty()).map(FieldValue.OfCodings::new);
             case NUMBER -> {
                 OptionalDouble number = number(field.name(), cell);
                 yield number.isPresent()
@@ -50,11 +54,15 @@ final class CellReader {
         };
     }
 
-    Optional<DateRange> date(String column, String written) {
-        String cell = NormalText.identifier(written);
-        if (cell.isEmpty()) {
-            return Optional.empty();
-        }
+    private static Optional<List<String>> several(String cell) {
+        List<String> texts = Arrays.stream(cell.split(";", -1))
+                .map(NormalText::identifier)
+                .filter(text -> !text.isEmpty())
+                .toList();
+        return texts.isEmpty() ? Optional.empty() : Optional.of(texts);
+    }
+
+    private Optional<DateRange> date(String column, String cell) {
         Optional<DateRange> days = PartialDate.parse(cell, zone);
         if (days.isEmpty()) {
             unreadable(column, cell, "a date: 2024, 2024-05, 2024-05-17 or a date-time, of a day that exists");
@@ -62,11 +70,7 @@ final class CellReader {
         return days;
     }
 
-    OptionalDouble number(String column, String written) {
-        String cell = NormalText.identifier(written);
-        if (cell.isEmpty()) {
-            return OptionalDouble.empty();
-        }
+    private OptionalDouble number(String column, String cell) {
         OptionalDouble number = WrittenNumber.parse(cell);
         if (number.isEmpty()) {
             unreadable(column, cell, "a number such as 12, -0.5 or 1e3");

@@ -15,10 +15,8 @@ import java.io.UncheckedIOException;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.Iterator;
 import java.util.List;
-import java.util.Set;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -37,10 +35,12 @@ final class DelimitedFile {
     private static final char UNDECODABLE = '\uFFFD';
 
     private final List<String> header;
+    private final long headerLine;
     private final Iterator<CsvRecord> rows;
 
-    private DelimitedFile(List<String> header, Iterator<CsvRecord> rows) {
+    private DelimitedFile(List<String> header, long headerLine, Iterator<CsvRecord> rows) {
         this.header = header;
+        this.headerLine = headerLine;
         this.rows = rows;
     }
 
@@ -64,16 +64,15 @@ final class DelimitedFile {
                 .ofCsvRecord(text)
                 .iterator();
         CsvRecord first = firstRow(rows);
-        List<String> header = first.getFields().stream()
-                .map(NormalText::identifier)
-                .map(name -> knownSpelling(name, known))
-                .toList();
-        checkHeader(header, required, first.getStartingLineNumber());
-        return new DelimitedFile(header, rows);
+        List<String> header =
+                first.getFields().stream().map(NormalText::identifier).toList();
+        checkHeader(header, known, required, first.getStartingLineNumber());
+        return new DelimitedFile(header, first.getStartingLineNumber(), rows);
     }
 
-    List<String> header() {
-        return header;
+    /** What the columns are, among the known fields and those of a practice. */
+    Header header(Fields known, Fields practice) {
+        return Header.of(header, headerLine, known, practice);
     }
 
     /** A row with as many cells as the header, on the line where it starts. */
@@ -205,19 +204,15 @@ final class DelimitedFile {
         return line.find() ? Long.parseLong(line.group(1)) : 1;
     }
 
-    private static void checkHeader(List<String> header, List<String> required, long line) {
+    private static void checkHeader(List<String> header, Fields known, List<String> required, long line) {
         if (header.stream().anyMatch(name -> name.indexOf('\0') >= 0 || name.indexOf(UNDECODABLE) >= 0)) {
             throw new UnreadableFile(
                     line, "This is not text in UTF-8. Save the file as CSV in UTF-8 and bring it in again.");
         }
-        Set<String> seen = new HashSet<>();
-        for (String name : header) {
-            if (!name.isEmpty() && !seen.add(name)) {
-                throw new UnreadableFile(line, "The header names the column “" + shorten(name) + "” twice.");
-            }
-        }
+        List<String> names =
+                header.stream().map(name -> knownSpelling(name, known)).toList();
         for (String name : required) {
-            if (!seen.contains(name)) {
+            if (!names.contains(name)) {
                 throw new UnreadableFile(
                         line,
                         "The header has no column “" + name + "”. It names: " + shorten(String.join(", ", header))
@@ -226,7 +221,7 @@ final class DelimitedFile {
         }
     }
 
-    private static String shorten(String text) {
+    static String shorten(String text) {
         return text.length() <= 200 ? text : text.substring(0, 200) + "…";
     }
 

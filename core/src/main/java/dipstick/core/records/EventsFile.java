@@ -1,37 +1,44 @@
 package dipstick.core.records;
 
-import dipstick.core.text.NormalText;
-import dipstick.core.time.DateRange;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.ZoneId;
-import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.OptionalDouble;
 
-/** A file of event records (criteria.md section 1), read row by row. Unknown columns are passed over. */
+/** A file of event records (criteria.md section 1), read row by row. */
 public final class EventsFile {
+    private static final List<String> REQUIRED = List.of("person_id", "kind");
+
     private final DelimitedFile file;
     private final ZoneId zone;
-    private final Map<String, Integer> columns = new HashMap<>();
+    private final Header header;
 
-    private EventsFile(DelimitedFile file, ZoneId zone) {
+    private EventsFile(DelimitedFile file, ZoneId zone, Header header) {
         this.file = file;
         this.zone = zone;
-        for (int i = 0; i < file.header().size(); i++) {
-            columns.put(file.header().get(i), i);
-        }
+        this.header = header;
+    }
+
+    /** Opens the file of a practice whose events have no custom fields yet. */
+    public static EventsFile open(InputStream bytes, ZoneId zone) throws IOException {
+        return open(bytes, zone, Fields.EVENT);
     }
 
     /**
-     * Opens the file and reads its header; throws {@link UnreadableFile} where it has no {@code person_id} or
-     * {@code kind} column.
+     * Opens the file and reads its header.
+     *
+     * @param practice the fields that the practice's events have already; a column of such a name is of its type
+     * @throws UnreadableFile where it has no {@code person_id} or {@code kind} column, or names one twice
      */
-    public static EventsFile open(InputStream bytes, ZoneId zone) throws IOException {
-        return new EventsFile(DelimitedFile.open(bytes, Fields.EVENT, List.of("person_id", "kind")), zone);
+    public static EventsFile open(InputStream bytes, ZoneId zone, Fields practice) throws IOException {
+        DelimitedFile file = DelimitedFile.open(bytes, Fields.EVENT, REQUIRED);
+        return new EventsFile(file, zone, file.header(Fields.EVENT, practice));
+    }
+
+    /** The custom fields that the header has, with their types. */
+    public List<Field> customFields() {
+        return header.customFields(Fields.EVENT);
     }
 
     public void forEach(RowSink<EventRecord> sink) {
@@ -40,53 +47,16 @@ public final class EventsFile {
 
     private void read(DelimitedFile.Row row, RowSink<EventRecord> sink) {
         CellReader cells = new CellReader(zone, row.line());
-        String person = text(row, "person_id");
-        String kind = text(row, "kind");
-        if (person.isEmpty()) {
-            cells.missing("person_id");
+        Map<String, FieldValue> values = header.read(row, cells);
+        for (String required : REQUIRED) {
+            if (!values.containsKey(required)) {
+                cells.missing(required);
+            }
         }
-        if (kind.isEmpty()) {
-            cells.missing("kind");
-        }
-        Optional<DateRange> on = cells.date("on", text(row, "on"));
-        Optional<DateRange> until = cells.date("until", text(row, "until"));
-        OptionalDouble value = cells.number("value", text(row, "value"));
-        if (!cells.problems().isEmpty()) {
+        if (cells.problems().isEmpty()) {
+            sink.record(row.line(), new EventRecord(values));
+        } else {
             cells.problems().forEach(sink::problem);
-            return;
         }
-        sink.record(
-                row.line(),
-                new EventRecord(
-                        text(row, "id"),
-                        person,
-                        kind,
-                        text(row, "code"),
-                        text(row, "system"),
-                        text(row, "text"),
-                        on,
-                        until,
-                        text(row, "status"),
-                        value,
-                        text(row, "unit"),
-                        text(row, "value_text"),
-                        keywords(text(row, "keywords")),
-                        text(row, "provider"),
-                        text(row, "site"),
-                        text(row, "source")));
-    }
-
-    private String text(DelimitedFile.Row row, String column) {
-        Integer index = columns.get(column);
-        return index == null ? "" : NormalText.identifier(row.cells().get(index));
-    }
-
-    private static List<String> keywords(String cell) {
-        return cell.isEmpty()
-                ? List.of()
-                : Arrays.stream(cell.split(";", -1))
-                        .map(NormalText::identifier)
-                        .filter(word -> !word.isEmpty())
-                        .toList();
     }
 }

@@ -5,6 +5,10 @@ public enum FieldType {
     /** Text that is trimmed only, such as {@code id}. */
     IDENTIFIER("text"),
     TEXT("text"),
+    /** Several texts, such as keywords: a test holds if it holds for any of them. */
+    TEXTS("text"),
+    /** Further codes of a record, which term sets look at and tests do not. */
+    CODINGS("code"),
     NUMBER("number"),
     DATE("date"),
     FLAG("flag");
@@ -20,6 +24,6 @@ public enum FieldType {
     }
 
     public boolean isText() {
-        return this == TEXT || this == IDENTIFIER;
+        return this == TEXT || this == TEXTS || this == IDENTIFIER;
     }
 }

@@ -1,10 +1,12 @@
 package dipstick.core.records;
 
+import static dipstick.core.records.FieldType.CODINGS;
 import static dipstick.core.records.FieldType.DATE;
 import static dipstick.core.records.FieldType.FLAG;
 import static dipstick.core.records.FieldType.IDENTIFIER;
 import static dipstick.core.records.FieldType.NUMBER;
 import static dipstick.core.records.FieldType.TEXT;
+import static dipstick.core.records.FieldType.TEXTS;
 
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -35,7 +37,10 @@ public final class Fields {
             new Field("contact_by", TEXT),
             new Field("do_not_contact", FLAG)));
 
-    /** The fields of an event; {@code keywords} holds several texts. */
+    /**
+     * The event fields that Dipstick knows by name. Files, tables, columns in memory, criteria and words all follow
+     * from this list.
+     */
     public static final Fields EVENT = new Fields(List.of(
             new Field("id", IDENTIFIER),
             new Field("person_id", IDENTIFIER),
@@ -49,10 +54,12 @@ public final class Fields {
             new Field("value", NUMBER),
             new Field("unit", TEXT),
             new Field("value_text", TEXT),
-            new Field("keywords", TEXT),
+            new Field("keywords", TEXTS),
             new Field("provider", TEXT),
             new Field("site", TEXT),
-            new Field("source", TEXT)));
+            new Field("source", TEXT),
+            new Field("recorded_on", DATE),
+            new Field("also_coded", CODINGS)));
 
     private final Map<String, Field> byName = new LinkedHashMap<>();
 
@@ -67,12 +74,35 @@ public final class Fields {
         return all;
     }
 
+    /** Whether these are the same fields in the same order. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Fields fields && all().equals(fields.all());
+    }
+
+    @Override
+    public int hashCode() {
+        return byName.hashCode();
+    }
+
     public Optional<Field> find(String name) {
         return Optional.ofNullable(byName.get(name));
     }
 
     public List<Field> all() {
         return List.copyOf(byName.values());
+    }
+
+    /** Those that a test may be about; term sets look at the others. */
+    public List<Field> tested() {
+        return byName.values().stream().filter(field -> field.type() != CODINGS).toList();
+    }
+
+    /** Those of {@link #all()} that are not among the known ones. */
+    public List<Field> customBeside(Fields known) {
+        return byName.values().stream()
+                .filter(field -> known.find(field.name()).isEmpty())
+                .toList();
     }
 
     public List<String> names() {

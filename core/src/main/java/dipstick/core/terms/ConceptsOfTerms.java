@@ -4,6 +4,7 @@ import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.population.Concepts;
 import dipstick.core.population.Events;
+import dipstick.core.text.NormalText;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -34,6 +35,11 @@ final class ConceptsOfTerms {
             String system = events.system().written().get(concepts.system(concept));
             put(new Term(Term.Sort.CODE, events.code().written().get(code), system), concept);
         }
+        events.alsoCoded().sets().get(concepts.codings(concept)).stream()
+                .map(coding -> new Term(Term.Sort.CODE, spellingOf(coding.code()), systemOf(coding.system())))
+                .distinct()
+                .filter(further -> !byTerm.getOrDefault(further, List.of()).contains(concept))
+                .forEach(further -> put(further, concept));
         int text = concepts.text(concept);
         if (text != Codes.MISSING) {
             put(new Term(Term.Sort.TEXT, events.text().written().get(text), ""), concept);
@@ -46,6 +52,20 @@ final class ConceptsOfTerms {
                     .forEach(word ->
                             put(new Term(Term.Sort.KEYWORD, column.words().get(word), ""), concept));
         }
+    }
+
+    /** As it is mostly written as a first code, so that both are one term; as it stands where it never is one. */
+    private String spellingOf(String code) {
+        return spelling(events.code(), code);
+    }
+
+    private String systemOf(String system) {
+        return system.isEmpty() ? "" : spelling(events.system(), system);
+    }
+
+    private static String spelling(Column.OfText column, String written) {
+        Integer known = column.codeOf().get(NormalText.of(written));
+        return known == null ? written : column.written().get(known);
     }
 
     private void put(Term term, int concept) {

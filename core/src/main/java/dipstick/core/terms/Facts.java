@@ -4,6 +4,7 @@ import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.population.Events;
 import dipstick.core.records.Fields;
+import dipstick.core.text.NormalText;
 import dipstick.core.time.DateRange;
 import java.time.LocalDate;
 import java.util.BitSet;
@@ -27,6 +28,7 @@ final class Facts {
         Map<String, Integer> kinds = new HashMap<>();
         Map<String, Integer> sources = new HashMap<>();
         int records = 0;
+        int besides = 0;
         int first = Integer.MAX_VALUE;
         int last = Integer.MIN_VALUE;
         Column.OfDate on = events.on();
@@ -34,6 +36,7 @@ final class Facts {
             int start = events.concepts().start(concept);
             int end = events.concepts().end(concept);
             records += end - start;
+            besides += isCodeOf(concept, term) ? 0 : end - start;
             kinds.merge(events.kind().written().get(events.concepts().kind(concept)), end - start, Integer::sum);
             for (int row = start; row < end; row++) {
                 people.set(events.owner(row));
@@ -49,7 +52,29 @@ final class Facts {
             }
         }
         return new FoundTerm(
-                term, says, records, people.cardinality(), byCount(kinds), byCount(sources), day(first), day(last));
+                term,
+                says,
+                records,
+                people.cardinality(),
+                besides,
+                byCount(kinds),
+                byCount(sources),
+                day(first),
+                day(last));
+    }
+
+    /** Whether a term that is a code is the first code of the concept. */
+    private boolean isCodeOf(int concept, Term term) {
+        return term.sort() != Term.Sort.CODE
+                || (isSame(term.term(), events.code(), events.concepts().code(concept))
+                        && isSame(
+                                term.system(),
+                                events.system(),
+                                events.concepts().system(concept)));
+    }
+
+    private static boolean isSame(String written, Column.OfText column, int code) {
+        return NormalText.of(written).equals(column.compared().get(code));
     }
 
     private static List<String> byCount(Map<String, Integer> counts) {

@@ -36,7 +36,7 @@ final class FieldTestParser {
     /** A test of a field of the person, where the words here begin one. */
     Optional<ObjectNode> ofPerson() throws Mistake {
         int mark = cursor.mark();
-        Optional<Field> field = field(vocabulary.personFields().all(), What.PERSON_FIELD);
+        Optional<Field> field = field(vocabulary.personFields(), What.PERSON_FIELD);
         if (field.isPresent() && (cursor.atEnd() || CONDITIONS.stream().anyMatch(cursor::isNext))) {
             return Optional.of(condition(field.get(), What.PERSON_VALUE, Within.ALL));
         }
@@ -112,7 +112,7 @@ final class FieldTestParser {
             return test.put("missing", false);
         }
         switch (field.type()) {
-            case IDENTIFIER, TEXT -> text(test, field, value, within);
+            case IDENTIFIER, TEXT, TEXTS -> text(test, field, value, within);
             case NUMBER -> {
                 number(test);
                 if (value == What.EVENT_VALUE && field.name().equals("value")) {
@@ -121,6 +121,7 @@ final class FieldTestParser {
             }
             case DATE -> date(test);
             case FLAG -> flag(test);
+            case CODINGS -> throw cursor.stuck();
         }
         return test;
     }

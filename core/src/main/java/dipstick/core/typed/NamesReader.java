@@ -44,7 +44,7 @@ final class NamesReader {
                 cursor.need(Heading.ROSTER);
                 ObjectNode roster = named(cursor, parser.values(), "rosters");
                 cursor.need(":");
-                roster.set("key", parser.fieldTests().names(known.personFields().all(), What.PERSON_FIELD));
+                roster.set("key", parser.fieldTests().names(known.personFields(), What.PERSON_FIELD));
                 ArrayNode rows = roster.putArray("rows");
                 block.lines().forEach(line -> lines.read(line, (at, words) -> rows.add(row(at, words.values()))));
             }
@@ -122,7 +122,7 @@ final class NamesReader {
                 dial.set("choices", several(values, type));
             } else {
                 cursor.need("as found under");
-                dial.put("choicesFrom", fields.name(known.personFields().all(), What.PERSON_FIELD));
+                dial.put("choicesFrom", fields.name(known.personFields(), What.PERSON_FIELD));
             }
         }
         document.withArray("dials").add(dial);

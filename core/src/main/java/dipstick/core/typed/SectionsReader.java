@@ -21,7 +21,7 @@ final class SectionsReader {
         this.document = document;
         this.lines = new LineReader(known, mistakes);
         this.listFields = Stream.concat(
-                        known.personFields().all().stream(),
+                        known.personFields().stream(),
                         Stream.of("due_on", "band", "state").map(name -> new Field(name, FieldType.TEXT)))
                 .toList();
     }

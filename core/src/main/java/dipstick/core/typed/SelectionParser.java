@@ -46,6 +46,11 @@ final class SelectionParser {
             selection.set("where", JSON.arrayNode().add(value.get()));
         } else if (cursor.take("whose")) {
             selection.set("where", fieldTests.ofEvent(Within.of(selection)));
+        } else if (cursor.take("recorded")) {
+            selection.set(
+                    "where",
+                    JSON.arrayNode()
+                            .add(JSON.objectNode().put("field", "recorded_on").set("window", windows.needed())));
         }
         if (active) {
             selection.put("active", true);

@@ -2,7 +2,7 @@ package dipstick.core.typed;
 
 import dipstick.core.criteria.Dial;
 import dipstick.core.records.Field;
-import dipstick.core.records.Fields;
+import dipstick.core.records.RecordFields;
 import dipstick.core.text.NormalText;
 import dipstick.core.wording.SelectionWords;
 import java.util.List;
@@ -20,7 +20,7 @@ import tools.jackson.databind.JsonNode;
  * @param kindsLikeTermSets kinds that the document uses and that have the name of a term set, as they are written
  */
 public record Vocabulary(
-        Fields personFields,
+        RecordFields fields,
         List<String> kinds,
         List<Named> termSets,
         List<Named> rosters,
@@ -47,9 +47,9 @@ public record Vocabulary(
     public record DialName(String name, Dial.Type type) {}
 
     /** The names that a document gives, with those of the records and the other sets. */
-    public static Vocabulary of(JsonNode document, Fields personFields, List<String> kinds, List<Named> sets) {
+    public static Vocabulary of(JsonNode document, RecordFields fields, List<String> kinds, List<Named> sets) {
         return new Vocabulary(
-                personFields,
+                fields,
                 Stream.concat(SelectionWords.COUNTABLE.stream(), kinds.stream())
                         .distinct()
                         .toList(),
@@ -97,7 +97,11 @@ public record Vocabulary(
         return Stream.concat(several, kindsLikeTermSets.stream()).collect(Collectors.toUnmodifiableSet());
     }
 
+    List<Field> personFields() {
+        return fields.people().tested();
+    }
+
     List<Field> eventFields() {
-        return Fields.EVENT.all();
+        return fields.events().tested();
     }
 }

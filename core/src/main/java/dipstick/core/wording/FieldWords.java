@@ -3,6 +3,7 @@ package dipstick.core.wording;
 import dipstick.core.criteria.ComparedText;
 import dipstick.core.criteria.Condition;
 import dipstick.core.criteria.FieldTest;
+import dipstick.core.records.Coding;
 import dipstick.core.text.NormalText;
 import java.math.BigDecimal;
 import java.util.Collection;
@@ -22,6 +23,7 @@ public final class FieldWords {
     private static final Set<String> TAKEN = Set.of(
             "date",
             "end_date",
+            "recording_date",
             "had",
             "has",
             "never",
@@ -49,6 +51,7 @@ public final class FieldWords {
         return switch (field) {
             case "on" -> "date";
             case "until" -> "end date";
+            case "recorded_on" -> "recording date";
             default -> field.replace('_', ' ');
         };
     }
@@ -74,6 +77,11 @@ public final class FieldWords {
         return IntStream.range(0, tests.size())
                 .mapToObj(i -> of(tests.get(i), place.at(i)))
                 .collect(Collectors.joining(" and "));
+    }
+
+    /** A further code as people say it: "KF1 of lab". */
+    public static String coding(Coding coding) {
+        return coding.system().isEmpty() ? coding.code() : coding.code() + " of " + coding.system();
     }
 
     public static String number(double number) {

@@ -14,7 +14,7 @@ public final class Quoted {
             Set.of(("a above active after age aged ages ago all an and any are as at below "
                             + "between blank by codes contain contains date days different each earliest eligible end ever every exactly "
                             + "falls for from had has have if in is kind last latest least list more most month months never next no "
-                            + "none not of off on or over past per quarter record records roster set should since so start "
+                            + "none not of off on or over past per quarter record recorded records roster set should since so start "
                             + "starts term than that the there these this through time to today under up value week weeks whose "
                             + "with within year years yes problem problems result results procedure procedures vaccination "
                             + "vaccinations visit visits appointment appointments document documents medication medications "

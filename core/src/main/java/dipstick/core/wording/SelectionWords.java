@@ -1,6 +1,8 @@
 package dipstick.core.wording;
 
 import dipstick.core.criteria.ComparedText;
+import dipstick.core.criteria.Condition;
+import dipstick.core.criteria.FieldTest;
 import dipstick.core.criteria.Selection;
 import dipstick.core.text.NormalText;
 import java.time.LocalDate;
@@ -38,9 +40,16 @@ public final class SelectionWords {
 
     private static String noun(Selection selection, boolean plural, Place place) {
         String active = selection.active() ? "active " : "";
-        String where =
-                selection.where().isEmpty() ? "" : " whose " + FieldWords.all(selection.where(), place.at("where"));
-        return active + kindsAndTerms(selection, plural, place) + where;
+        return active + kindsAndTerms(selection, plural, place) + where(selection.where(), place.at("where"));
+    }
+
+    private static String where(List<FieldTest> tests, Place place) {
+        if (tests.size() == 1
+                && tests.getFirst().field().name().equals("recorded_on")
+                && tests.getFirst().condition() instanceof Condition.DateInWindow(var window)) {
+            return " recorded " + WindowWords.of(window, place.at(0).at("window"));
+        }
+        return tests.isEmpty() ? "" : " whose " + FieldWords.all(tests, place);
     }
 
     /** A term set stands alone for one record of any kind; else the kinds stand before it: "records in hearing check". */

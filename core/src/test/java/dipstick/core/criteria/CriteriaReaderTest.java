@@ -141,7 +141,7 @@ class CriteriaReaderTest {
 
     private static List<String> problemsOf(String parts, Map<String, String> settings) {
         try {
-            CriteriaReader.read(List.of(document("set", parts)), settings, NOBODY.personFields(), ZoneOffset.UTC);
+            CriteriaReader.read(List.of(document("set", parts)), settings, NOBODY.fields(), ZoneOffset.UTC);
             return List.of();
         } catch (InvalidCriteria invalid) {
             return invalid.problems().get("set").stream().map(Problem::pointer).toList();
@@ -150,7 +150,6 @@ class CriteriaReaderTest {
 
     private static InvalidCriteria refusal(List<CriteriaSource> sources, Map<String, String> settings) {
         return catchThrowableOfType(
-                InvalidCriteria.class,
-                () -> CriteriaReader.read(sources, settings, NOBODY.personFields(), ZoneOffset.UTC));
+                InvalidCriteria.class, () -> CriteriaReader.read(sources, settings, NOBODY.fields(), ZoneOffset.UTC));
     }
 }

@@ -29,10 +29,7 @@ class LargeDocumentsTest {
         String document = "{\"format\": \"dipstick-criteria/1\", \"id\": \"deep\", \"name\": \"Deep\","
                 + " \"include\": [{\"id\": \"a\", \"test\": " + deep + "}]}";
         assertThatThrownBy(() -> CriteriaReader.read(
-                        List.of(CriteriaSource.parse("deep", document)),
-                        Map.of(),
-                        RECORDS.personFields(),
-                        ZoneOffset.UTC))
+                        List.of(CriteriaSource.parse("deep", document)), Map.of(), RECORDS.fields(), ZoneOffset.UTC))
                 .isInstanceOfSatisfying(
                         InvalidCriteria.class,
                         invalid -> assertThat(invalid.problems().get("deep"))

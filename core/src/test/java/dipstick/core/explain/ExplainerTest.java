@@ -17,13 +17,15 @@ class ExplainerTest {
             late,1956,
             none,,male
             maybe,1950-06-15,female
+            further,1950-06-15,female
             """, """
-            person_id,kind,code,text,on,value,unit
-            has,visit,HC1,Hearing check,2026-05-03,,
-            has,visit,HC1,,2026-01-03,,
-            late,visit,HC1,Hearing check,2024-05-03,,
-            maybe,visit,HC1,Hearing check,2025,,
-            has,result,,Blood pressure,2026-01-01,162,mmHg
+            person_id,kind,code,text,on,value,unit,also_coded
+            further,visit,XX,Ears,2026-05-03,,,KF1; hc1|local
+            has,visit,HC1,Hearing check,2026-05-03,,,
+            has,visit,HC1,,2026-01-03,,,
+            late,visit,HC1,Hearing check,2024-05-03,,,
+            maybe,visit,HC1,Hearing check,2025,,,
+            has,result,,Blood pressure,2026-01-01,162,mmHg,
             """);
 
     private static final String CHECK = "{'events': {'terms': ['hc'], 'window': {'last': 'P12M'}}}";
@@ -34,6 +36,11 @@ class ExplainerTest {
         assertThat(reason.outcome()).isEqualTo(Outcome.YES);
         assertThat(reason.words()).isEqualTo("Hearing check on 3 May 2026, HC1 on 3 Jan 2026.");
         assertThat(reason.witness()).hasSize(2);
+    }
+
+    @Test
+    void a_record_that_counts_by_a_further_code_says_so() {
+        assertThat(reason("further", CHECK).words()).isEqualTo("Ears (also coded hc1 of local) on 3 May 2026.");
     }
 
     @Test

@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -28,7 +29,8 @@ final class NaiveEvaluator {
 
     private static final LocalDate LAST_DAY = LocalDate.of(2050, 1, 1);
 
-    private static final Set<String> DATE_FIELDS = Set.of("birth_date", "deceased_on", "seen", "on", "until");
+    private static final Set<String> DATE_FIELDS =
+            Set.of("birth_date", "deceased_on", "seen", "on", "until", "recorded_on", "reviewed");
     private static final Set<String> ENDED = Set.of("resolved", "inactive", "remission", "abated");
 
     private final LocalDate asOf;
@@ -336,7 +338,7 @@ final class NaiveEvaluator {
         if (test.has("is")) {
             return Outcome.of(test.get("is").asBoolean() == cell.get().equals("yes"));
         }
-        if (field.equals("frailty") || field.equals("value")) {
+        if (Set.of("frailty", "wait").contains(field) || field.equals("value")) {
             return number(test, Double.parseDouble(cell.get()));
         }
         return texts(test, List.of(cell.get()));
@@ -444,8 +446,14 @@ final class NaiveEvaluator {
         Function<String, String> said = field -> NormalText.of(event.cell(field).orElse(""));
         Function<String, String> asked = key -> NormalText.of(member.path(key).asString(""));
         if (member.has("code")) {
-            return said.apply("code").equals(asked.apply("code"))
-                    && (!member.has("system") || said.apply("system").equals(asked.apply("system")));
+            return (said.apply("code").equals(asked.apply("code"))
+                            && (!member.has("system") || said.apply("system").equals(asked.apply("system"))))
+                    || Stream.of(event.cell("also_coded").orElse("").split(";"))
+                            .map(entry -> (entry + "|").split("\\|", 2))
+                            .anyMatch(entry -> NormalText.of(entry[0]).equals(asked.apply("code"))
+                                    && (!member.has("system")
+                                            || NormalText.of(withoutLastBar(entry[1]))
+                                                    .equals(asked.apply("system"))));
         }
         if (member.has("keyword")) {
             return keywords(event).stream().map(NormalText::of).anyMatch(asked.apply("keyword")::equals);
@@ -457,6 +465,10 @@ final class NaiveEvaluator {
                     case "contains" -> text.contains(asked.apply("text"));
                     default -> text.equals(asked.apply("text"));
                 };
+    }
+
+    private static String withoutLastBar(String system) {
+        return system.endsWith("|") ? system.substring(0, system.length() - 1) : system;
     }
 
     private static List<String> keywords(Row event) {

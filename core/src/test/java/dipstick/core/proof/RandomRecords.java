@@ -19,6 +19,9 @@ final class RandomRecords {
     static final List<String> TEXTS = List.of("Hearing check", "hearing  CHECK, yearly", "Kidney panel");
     static final List<String> STATUSES = List.of("done", "Cancelled", "active", "resolved", "entered-in-error");
     static final List<String> KEYWORDS = List.of("audiogram", "left ear", "Spine;audiogram");
+    static final List<String> ALSO_CODED =
+            List.of("HC1|Local", "KF1", "hc2|lab; HC1", "|local;KF1|lab|x", "HC1|lab; ;");
+    static final List<String> ROOMS = List.of("Attic  room", "CELLAR");
     static final List<String> SITES = List.of("Mill Lane", "Harbour Row");
     static final List<String> NAMES = List.of("Marl", "ARDLE", "Tove");
     static final List<String> UNITS = List.of("mmHg", "mg/L");
@@ -39,7 +42,24 @@ final class RandomRecords {
     private static final List<String> PERSON_COLUMNS = List.of(
             "id", "family_name", "birth_date", "sex", "status", "deceased_on", "site", "frailty", "seen", "aid");
     private static final List<String> EVENT_COLUMNS = List.of(
-            "id", "person_id", "kind", "code", "system", "text", "on", "until", "status", "value", "unit", "keywords");
+            "id",
+            "person_id",
+            "kind",
+            "code",
+            "system",
+            "text",
+            "on",
+            "until",
+            "status",
+            "value",
+            "unit",
+            "keywords",
+            "recorded_on",
+            "also_coded",
+            "room",
+            "wait",
+            "reviewed",
+            "phoned");
 
     private final Random random;
     private final LocalDate asOf;
@@ -63,7 +83,11 @@ final class RandomRecords {
             List<Row> all = people.stream()
                     .flatMap(person -> events.get(person.cells().get("id")).stream())
                     .toList();
-            return file(EVENT_COLUMNS, String.join(",", EVENT_COLUMNS), all);
+            return file(
+                    EVENT_COLUMNS,
+                    String.join(",", EVENT_COLUMNS)
+                            .replace("wait,reviewed,phoned", "wait:number,reviewed:date,phoned:flag"),
+                    all);
         }
 
         private static String file(List<String> columns, String header, List<Row> rows) {
@@ -126,6 +150,12 @@ final class RandomRecords {
         put(cells, "value", of(List.of("120", "150", "151.5")), 40);
         put(cells, "unit", of(UNITS), 30);
         put(cells, "keywords", of(KEYWORDS), 60);
+        put(cells, "recorded_on", date(), 30);
+        put(cells, "also_coded", of(ALSO_CODED), 50);
+        put(cells, "room", of(ROOMS), 30);
+        put(cells, "wait", of(List.of("3", "7.5", "14")), 30);
+        put(cells, "reviewed", date(), 30);
+        put(cells, "phoned", of(List.of("yes", "no")), 30);
         return new Row(cells);
     }
 

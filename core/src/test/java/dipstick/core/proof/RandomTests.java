@@ -72,11 +72,14 @@ final class RandomTests {
     }
 
     private ObjectNode eventField() {
-        return switch (random.nextInt(6)) {
+        return switch (random.nextInt(9)) {
             case 0, 1 -> text("status", RandomRecords.STATUSES);
             case 2 -> number("value", List.of(120.0, 150.0, 151.5));
-            case 3 -> date(random.nextBoolean() ? "on" : "until");
+            case 3 -> date(records.of(List.of("on", "until", "recorded_on", "reviewed")));
             case 4 -> text("keywords", List.of("AUDIOGRAM", "spine"));
+            case 5 -> text("room", RandomRecords.ROOMS);
+            case 6 -> number("wait", List.of(3.0, 7.5, 14.0));
+            case 7 -> JSON.objectNode().put("field", "phoned").put("is", random.nextBoolean());
             default -> text("text", RandomRecords.TEXTS);
         };
     }

@@ -9,7 +9,6 @@ import dipstick.core.population.Population;
 import dipstick.core.proof.NaiveEvaluator.Row;
 import dipstick.core.proof.RandomRecords.Made;
 import dipstick.core.records.Field;
-import dipstick.core.records.Fields;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -118,7 +117,7 @@ class RenewalTest {
             population
                     .events()
                     .of(person)
-                    .mapToObj(event -> Fields.EVENT.all().stream()
+                    .mapToObj(event -> population.events().fields().all().stream()
                             .map(field -> cell(field, population.events().column(field), event))
                             .toList())
                     .forEach(event -> told.add("  " + event));
@@ -133,6 +132,7 @@ class RenewalTest {
                 ? ""
                 : field.name() + "="
                         + switch (column) {
+                            case Column.OfCodings codings -> codings.sets().get(code);
                             case Column.OfText texts -> texts.compared().get(code);
                             case Column.OfNumber numbers -> numbers.numbers().get(code);
                             case Column.OfDate dates -> dates.days().get(code);

@@ -38,8 +38,7 @@ class SnapshotTest {
             assertThat(WholeAnswer.of(sets, read, asOf))
                     .as("seed %d", seed)
                     .isEqualTo(WholeAnswer.of(sets, written, asOf));
-            assertThat(read.personFields().all())
-                    .isEqualTo(written.personFields().all());
+            assertThat(read.fields()).isEqualTo(written.fields());
         }
     }
 

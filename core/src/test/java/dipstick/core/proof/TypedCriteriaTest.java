@@ -30,8 +30,7 @@ class TypedCriteriaTest {
             RandomCase one = RandomCase.of(seed, 4);
             RandomTests tests = new RandomTests(one.random(), one.maker(), one.asOf(), List.of(), List.of());
             JsonNode names = JsonMapper.shared().readTree("{\"termSets\": " + RandomDocuments.TERM_SETS + "}");
-            Vocabulary vocabulary =
-                    Vocabulary.of(names, one.population().personFields(), List.of("fitting"), List.of());
+            Vocabulary vocabulary = Vocabulary.of(names, one.population().fields(), List.of("fitting"), List.of());
             for (int i = 0; i < 25; i++) {
                 ObjectNode json = tests.test(3);
                 dipstick.core.criteria.Test test = read(one.population(), json);
@@ -108,7 +107,7 @@ class TypedCriteriaTest {
     }
 
     private static Vocabulary vocabulary(JsonNode document, Population population) {
-        return Vocabulary.of(document, population.personFields(), List.of(), SETS);
+        return Vocabulary.of(document, population.fields(), List.of(), SETS);
     }
 
     private static dipstick.core.criteria.Test read(Population population, JsonNode test) {

@@ -80,6 +80,45 @@ class RecordFilesTest {
     }
 
     @Test
+    void events_have_custom_fields_a_day_of_recording_and_further_codes() throws IOException {
+        Gathered<EventRecord> events = new Gathered<>();
+        EventsFile file = EventsFile.open(bytes("""
+                person_id,kind,Recorded_On,ALSO_CODED,room,wait days:number, :flag,
+                p1,visit,2026-03,EH1|Local; |lab;KF1|lab|x ;;KF2,3,14,,
+                p1,visit,,;,,,,
+                """), ZoneOffset.UTC);
+        file.forEach(events);
+
+        assertThat(file.customFields())
+                .containsExactly(new Field("room", FieldType.TEXT), new Field("wait days", FieldType.NUMBER));
+        EventRecord event = events.rows.getFirst();
+        assertThat(event.date("recorded_on"))
+                .hasValue(DateRange.between(LocalDate.of(2026, 3, 1), LocalDate.of(2026, 3, 31)));
+        assertThat(event.codings("also_coded"))
+                .containsExactly(new Coding("EH1", "Local"), new Coding("KF1", "lab|x"), new Coding("KF2", ""));
+        assertThat(event.text("room")).isEqualTo("3");
+        assertThat(event.number("wait days")).hasValue(14);
+        assertThat(events.rows.getLast().values()).containsOnlyKeys("person_id", "kind");
+        assertThat(events.problems).isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "person_id,kind,room,room\n",
+                "person_id,kind,room,room:number\n",
+                "person_id,kind,Code,CODE\n",
+                "person_id,kind,On:date\n",
+                "person_id,kind,also_coded:flag\n",
+            })
+    void a_header_that_names_one_field_twice_is_no_header(String header) {
+        assertThatThrownBy(() -> EventsFile.open(bytes("\n" + header), ZoneOffset.UTC))
+                .isInstanceOfSatisfying(
+                        UnreadableFile.class,
+                        refused -> assertThat(refused.problem().line()).isEqualTo(2));
+    }
+
+    @Test
     void every_bad_line_is_named_and_the_good_ones_are_kept() throws IOException {
         Gathered<PersonRecord> people = people("""
                 id,birth_date,frailty:number,do_not_contact
@@ -114,9 +153,9 @@ class RecordFilesTest {
                 p1,visit,,ten,,
                 """);
         EventRecord event = events.rows.getFirst();
-        assertThat(event.keywords()).containsExactly("a", "b");
-        assertThat(event.value()).hasValue(10);
-        assertThat(event.status()).isEmpty();
+        assertThat(event.texts("keywords")).containsExactly("a", "b");
+        assertThat(event.number("value")).hasValue(10);
+        assertThat(event.text("status")).isEmpty();
         assertThat(events.problems)
                 .extracting(problem -> problem.line() + " " + problem.column())
                 .containsExactly("3 person_id", "4 kind", "5 value");

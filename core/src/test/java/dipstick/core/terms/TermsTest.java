@@ -46,6 +46,23 @@ class TermsTest {
     }
 
     @Test
+    void a_further_code_is_a_term_and_says_in_how_many_records_it_is_no_more() {
+        Events events = Records.of("id\np1\n", """
+                person_id,kind,code,system,text,also_coded
+                p1,visit,HC1,local,Hearing check,
+                p1,visit,XX,old,Ears,hc1|LOCAL; KF9
+                p1,visit,HC1,local,Hearing check,HC1|local
+                """).events();
+        assertThat(Terms.find(events, "hc1"))
+                .extracting(one ->
+                        one.term().term() + " of " + one.term().system() + ": " + one.records() + ", " + one.besides())
+                .containsExactly("HC1 of local: 3, 1");
+        assertThat(Terms.find(events, "kf9"))
+                .extracting(one -> one.term().term() + ": " + one.records() + ", " + one.besides())
+                .containsExactly("KF9: 1, 1");
+    }
+
+    @Test
     void says_who_has_it_where_it_comes_from_and_when() {
         assertThat(Terms.find(EVENTS, "hearing check"))
                 .filteredOn(one -> one.term().equals(new Term(Term.Sort.TEXT, "Hearing check", "")))
@@ -54,6 +71,7 @@ class TermsTest {
                         "Hearing check",
                         2,
                         2,
+                        0,
                         List.of("document", "visit"),
                         List.of("harbour", "mill"),
                         Optional.of(LocalDate.of(2024, 5, 1)),

@@ -124,7 +124,7 @@ class SetTextTest {
     }
 
     private static Vocabulary vocabulary(ObjectNode document) {
-        return Vocabulary.of(document, RECORDS.personFields(), List.of(), List.of());
+        return Vocabulary.of(document, RECORDS.fields(), List.of(), List.of());
     }
 
     private static CriteriaSet set(ObjectNode document) {

@@ -3,7 +3,9 @@ package dipstick.core.typed;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
-import dipstick.core.records.Fields;
+import dipstick.core.records.Field;
+import dipstick.core.records.FieldType;
+import dipstick.core.records.RecordFields;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -20,7 +22,15 @@ class TypedCriteriaTest {
              'dials': [{'name': 'every', 'type': 'period'}, {'name': 'sites', 'type': 'texts'},
                        {'name': 'least', 'type': 'number'}, {'name': 'unit', 'type': 'text'}]}""");
     private static final Vocabulary WORDS = Vocabulary.of(
-            DOCUMENT, Fields.PERSON, List.of("fitting"), List.of(new Vocabulary.Named("set-1", "Asthma review due")));
+            DOCUMENT,
+            RecordFields.withCustom(
+                    List.of(),
+                    List.of(
+                            new Field("room", FieldType.TEXT),
+                            new Field("wait days", FieldType.NUMBER),
+                            new Field("seen_by_phone", FieldType.FLAG))),
+            List.of("fitting"),
+            List.of(new Vocabulary.Named("set-1", "Asthma review due")));
 
     @ParameterizedTest
     @CsvSource(
@@ -47,6 +57,14 @@ class TypedCriteriaTest {
                 "site is Mill Lane, Harbour Row or “Up on the hill” | {'field': 'site', 'in': ['Mill Lane', 'Harbour Row', 'Up on the hill']}",
                 "status is not moved away | {'field': 'status', 'notIn': ['moved away']}",
                 "do not contact is yes | {'field': 'do_not_contact', 'is': true}",
+                "no visit recorded in the last 7 days"
+                        + " | {'events': {'kinds': ['visit'], 'where': [{'field': 'recorded_on', 'window': {'last': 'P7D'}}]}, 'count': {'none': true}}",
+                "hearing check recorded since 1 Mar 2026 in the last 2 years"
+                        + " | {'events': {'terms': ['hc'], 'where': [{'field': 'recorded_on', 'window': {'dates': ['2026-03-01', null]}}], 'window': {'last': 'P2Y'}}}",
+                "visit whose recording date is blank and room is 3"
+                        + " | {'events': {'kinds': ['visit'], 'where': [{'field': 'recorded_on', 'missing': true}, {'field': 'room', 'in': ['3']}]}}",
+                "visit whose “wait days” is at least 14 and seen by phone is yes"
+                        + " | {'events': {'kinds': ['visit'], 'where': [{'field': 'wait days', 'atLeast': 14}, {'field': 'seen_by_phone', 'is': true}]}}",
                 "phone is blank | {'field': 'phone', 'missing': true}",
                 "birth date falls in the next 4 weeks | {'field': 'birth_date', 'window': {'next': 'P4W'}}",
                 "birth date is from 1950 to Mar 1960 | {'field': 'birth_date', 'from': '1950', 'through': '1960-03'}",

@@ -69,23 +69,21 @@ final class DemoEvents {
         DemoTerm.Name name = !old ? term.sinceTheMerge() : harbour ? term.atHarbourRow() : term.atMillLane();
         String status = chance.percent(0.4) ? "entered-in-error" : details.status();
         String text = chance.percent(2) ? "" : chance.percent(3) ? name.text().toUpperCase(Locale.ROOT) : name.text();
-        return new EventRecord(
-                person.id() + "-" + ++number,
-                person.id(),
-                term.kind(),
-                text.isEmpty() || !chance.percent(6) ? name.code() : "",
-                old ? (harbour ? "harbour" : "mill") : "local",
-                text,
-                recorded,
-                details.until().map(DateRange::day),
-                status,
-                details.value(),
-                details.unit(),
-                "",
-                details.keywords(),
-                chance.percent(90) ? person.provider() : "",
-                person.site(),
-                old ? "before the merge" : "typed in");
+        return EventRecord.of(person.id(), term.kind())
+                .text("id", person.id() + "-" + ++number)
+                .text("code", text.isEmpty() || !chance.percent(6) ? name.code() : "")
+                .text("system", old ? (harbour ? "harbour" : "mill") : "local")
+                .text("text", text)
+                .date("on", recorded)
+                .date("until", details.until().map(DateRange::day))
+                .text("status", status)
+                .number("value", details.value())
+                .text("unit", details.unit())
+                .texts("keywords", details.keywords())
+                .text("provider", chance.percent(90) ? person.provider() : "")
+                .text("site", person.site())
+                .text("source", old ? "before the merge" : "typed in")
+                .build();
     }
 
     /** Mostly the day; now and then only the month, the year or nothing is known. */

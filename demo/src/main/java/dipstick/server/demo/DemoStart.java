@@ -2,7 +2,7 @@ package dipstick.server.demo;
 
 import dipstick.core.criteria.CriteriaSource;
 import dipstick.core.criteria.InvalidCriteria;
-import dipstick.core.records.Fields;
+import dipstick.core.records.RecordFields;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.DemoAccounts;
 import dipstick.server.criteria.CriteriaSets;
@@ -145,7 +145,8 @@ class DemoStart implements SmartLifecycle {
         CriteriaSource source = CriteriaSource.parse(id, text);
         SavedSet draft =
                 sets.saveDraft(id, source.json().path("name").asString(), source.json(), Optional.empty(), COORDINATOR);
-        sets.publish(id, draft.revision(), "", COORDINATOR, Fields.PERSON.with(DemoPractice.CUSTOM_FIELDS));
+        sets.publish(
+                id, draft.revision(), "", COORDINATOR, RecordFields.withCustom(DemoPractice.CUSTOM_FIELDS, List.of()));
         sharing.everybodys(id, Right.WORK);
     }
 }

@@ -130,7 +130,7 @@ class BenchController {
 
     private CriteriaSet read(Draft draft, Evaluator evaluator) throws InvalidCriteria {
         return sets.readHere(
-                draft.document(), draft.settings(), evaluator.population().personFields());
+                draft.document(), draft.settings(), evaluator.population().fields());
     }
 
     private CriteriaSet valid(Draft draft, Evaluator evaluator) {

@@ -161,7 +161,7 @@ class CriteriaController {
                 EntityTag.number(ifMatch),
                 publishing.note(),
                 who.getName(),
-                views.current().population().personFields());
+                views.current().population().fields());
         events.publishEvent(new ListsOutdated(Set.of(id)));
         return answer(published);
     }

@@ -9,7 +9,7 @@ import dipstick.core.criteria.Problem;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.population.Population;
-import dipstick.core.records.Fields;
+import dipstick.core.records.RecordFields;
 import dipstick.core.typed.Vocabulary;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
@@ -113,7 +113,8 @@ public class CriteriaSets {
      *
      * @throws InvalidCriteria with everything that is wrong with it or with one of those
      */
-    public CriteriaSet read(JsonNode document, Map<String, String> settings, Fields fields) throws InvalidCriteria {
+    public CriteriaSet read(JsonNode document, Map<String, String> settings, RecordFields fields)
+            throws InvalidCriteria {
         return read(document, settings, fields, _ -> true);
     }
 
@@ -122,7 +123,8 @@ public class CriteriaSets {
      *
      * @throws InvalidCriteria as {@link #read} does
      */
-    public CriteriaSet readHere(JsonNode document, Map<String, String> settings, Fields fields) throws InvalidCriteria {
+    public CriteriaSet readHere(JsonNode document, Map<String, String> settings, RecordFields fields)
+            throws InvalidCriteria {
         return read(document, settings, fields, maySee(accounts.here()));
     }
 
@@ -131,7 +133,7 @@ public class CriteriaSets {
     }
 
     private CriteriaSet read(
-            JsonNode document, Map<String, String> settings, Fields fields, Predicate<String> mayBeNamed)
+            JsonNode document, Map<String, String> settings, RecordFields fields, Predicate<String> mayBeNamed)
             throws InvalidCriteria {
         requireReadable(document);
         List<CriteriaSource> sources = new ArrayList<>();
@@ -174,7 +176,7 @@ public class CriteriaSets {
             JsonNode document, Map<String, String> settings, Evaluator evaluator, Predicate<String> mayBeNamed) {
         try {
             return Optional.of(evaluator.read(
-                    read(document, settings, evaluator.population().personFields(), mayBeNamed)));
+                    read(document, settings, evaluator.population().fields(), mayBeNamed)));
         } catch (InvalidCriteria doesNotFit) {
             return Optional.empty();
         }
@@ -186,7 +188,7 @@ public class CriteriaSets {
         String own = document.path("id").asString("");
         return Vocabulary.of(
                 document,
-                records.personFields(),
+                records.fields(),
                 records.events().kind().written().stream().skip(1).toList(),
                 sets.names().stream()
                         .filter(set -> !set.id().equals(own) && maySee.test(set.id()))
@@ -251,7 +253,7 @@ public class CriteriaSets {
      * published at once, while no other set changes.
      */
     @Transactional
-    public SavedSet publish(String id, int expected, String note, String who, Fields fields) {
+    public SavedSet publish(String id, int expected, String note, String who, RecordFields fields) {
         sets.lock();
         SavedSet old = at(id, expected);
         check(who, old.latest(), fields);
@@ -266,7 +268,7 @@ public class CriteriaSets {
     }
 
     /** A set is published only if it can be evaluated, so that every list that is opened can be. */
-    private void check(String who, JsonNode document, Fields fields) {
+    private void check(String who, JsonNode document, RecordFields fields) {
         // A practice that begins is filled before anybody has an account.
         Predicate<String> mayBeNamed = accounts.none() ? _ -> true : maySee(accounts.colleague(who));
         try {

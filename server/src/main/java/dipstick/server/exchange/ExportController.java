@@ -280,7 +280,7 @@ class ExportController {
 
     /** The list with what its dials are set to, since that is another list. */
     private String named(SavedSet list, Population records) {
-        String settings = criteria.settings(list, records.personFields()).stream()
+        String settings = criteria.settings(list, records.fields()).stream()
                 .map(DialSetting::words)
                 .collect(Collectors.joining(", "));
         return list.publishedName() + (settings.isEmpty() ? "" : " (" + settings + ")");

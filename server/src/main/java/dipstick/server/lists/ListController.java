@@ -154,7 +154,7 @@ class ListController {
                 saved.publishedName(),
                 set.purpose(),
                 evaluator.asOf().toString(),
-                criteria.settings(saved, set, evaluator.population().personFields()),
+                criteria.settings(saved, set, evaluator.population().fields()),
                 rows.header(),
                 rows.all(),
                 rows.seen());
@@ -216,7 +216,7 @@ class ListController {
         Evaluator evaluator = evaluators.asOf(asOf);
         SavedSet saved = sets.getInForce(id);
         CriteriaSet set = read(saved, settings, evaluator);
-        String dials = criteria.settings(saved, set, evaluator.population().personFields()).stream()
+        String dials = criteria.settings(saved, set, evaluator.population().fields()).stream()
                 .map(dial -> ", " + dial.words())
                 .collect(Collectors.joining());
         return new Table(
@@ -283,7 +283,7 @@ class ListController {
                     last.map(TakenReading::eligible).orElseGet(now.eligible()::yesCount),
                     set.shouldHaveInForce().isPresent(),
                     last.map(one -> one.asOf().toString()),
-                    criteria.settings(saved, set, evaluator.population().personFields()),
+                    criteria.settings(saved, set, evaluator.population().fields()),
                     sharing.withWhom(saved.id()),
                     Doubts.messages(evaluator, now),
                     "");
@@ -307,7 +307,7 @@ class ListController {
 
     private CriteriaSet read(SavedSet saved, Map<String, String> settings, Evaluator evaluator) {
         try {
-            return criteria.of(saved, settings, evaluator.population().personFields());
+            return criteria.of(saved, settings, evaluator.population().fields());
         } catch (InvalidCriteria invalid) {
             throw Problems.refused(
                     HttpStatus.UNPROCESSABLE_CONTENT,
@@ -320,6 +320,6 @@ class ListController {
     }
 
     private CriteriaSet readOrSay(SavedSet saved, Evaluator evaluator) throws InvalidCriteria {
-        return criteria.of(saved, evaluator.population().personFields());
+        return criteria.of(saved, evaluator.population().fields());
     }
 }

@@ -93,7 +93,7 @@ class PeopleController {
     private Standing standing(SavedSet saved, Evaluator evaluator, int person) {
         try {
             Reading reading =
-                    evaluator.read(criteria.of(saved, evaluator.population().personFields()));
+                    evaluator.read(criteria.of(saved, evaluator.population().fields()));
             Optional<Outcome> list =
                     reading.people().get(person) ? Optional.of(reading.list().of(person)) : Optional.empty();
             return new Standing(

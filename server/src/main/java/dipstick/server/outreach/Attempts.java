@@ -5,7 +5,6 @@ import dipstick.core.time.DateRange;
 import dipstick.server.records.OwnRecords;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
 
 /**
@@ -34,22 +33,15 @@ class Attempts {
     }
 
     private void write(long act, DeskAct attempt, AttemptOutcome outcome, List<String> lists, String status) {
-        records.write(new EventRecord(
-                "dipstick-attempt-" + act,
-                attempt.person(),
-                KIND,
-                outcome.id(),
-                SYSTEM,
-                outcome.name(),
-                Optional.of(DateRange.day(attempt.onDay())),
-                Optional.empty(),
-                status,
-                OptionalDouble.empty(),
-                "",
-                "",
-                lists,
-                "",
-                "",
-                SYSTEM));
+        records.write(EventRecord.of(attempt.person(), KIND)
+                .text("id", "dipstick-attempt-" + act)
+                .text("code", outcome.id())
+                .text("system", SYSTEM)
+                .text("text", outcome.name())
+                .date("on", Optional.of(DateRange.day(attempt.onDay())))
+                .text("status", status)
+                .texts("keywords", lists)
+                .text("source", SYSTEM)
+                .build());
     }
 }

@@ -103,8 +103,7 @@ public class Desk {
     private DeskLayout layout(String set, Population records) {
         return new DeskLayout(
                 records,
-                criteria.fitting(sets.getInForce(set), records.personFields())
-                        .map(read -> new ListLayout(read, records)));
+                criteria.fitting(sets.getInForce(set), records.fields()).map(read -> new ListLayout(read, records)));
     }
 
     /** Some of those whom whoever is signed in may see, in the order in which they are named. */

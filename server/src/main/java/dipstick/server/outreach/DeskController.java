@@ -105,7 +105,7 @@ class DeskController {
                 saved.publishedName(),
                 saved.json().path("purpose").asString(""),
                 readings.latest(set).map(reading -> reading.asOf().toString()),
-                criteria.settings(saved, seen.records().personFields()),
+                criteria.settings(saved, seen.records().fields()),
                 shown.show(),
                 shown.all(),
                 sharing.here(set),

@@ -16,6 +16,7 @@ import dipstick.core.population.Column;
 import dipstick.core.population.Events;
 import dipstick.core.population.Population;
 import dipstick.core.records.Field;
+import dipstick.core.records.FieldType;
 import dipstick.core.time.DateRange;
 import dipstick.core.time.Window;
 import dipstick.core.wording.DayWords;
@@ -35,7 +36,9 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -44,6 +47,10 @@ import org.springframework.web.ErrorResponseException;
 /** Reads one person whole; each reading is written down in the audit log. */
 @Service
 public class PeopleReader {
+    /** The fields of a record that its line on the time line says, or that are its own business. */
+    private static final Set<String> SAID_ALREADY =
+            Set.of("id", "person_id", "kind", "code", "text", "on", "status", "value", "unit");
+
     private final Accounts accounts;
     private final AuditLog audit;
 
@@ -194,12 +201,27 @@ public class PeopleReader {
                 text,
                 events.status().writtenAt(event),
                 days.map(DayWords::date).orElse("undated"),
+                more(events, event),
                 evaluator
                         .dayOf(event)
                         .map(range -> LocalDate.ofEpochDay(range.first()).toString()),
                 evaluator
                         .dayOf(event)
                         .map(range -> LocalDate.ofEpochDay(range.last()).toString()));
+    }
+
+    /** What the line does not say already, custom fields among it. */
+    private static List<Detail> more(Events events, int event) {
+        return events.fields().all().stream()
+                .filter(field -> !SAID_ALREADY.contains(field.name()))
+                .map(field -> Map.entry(field, events.column(field)))
+                .filter(field -> !field.getValue().isMissing(event))
+                .map(field -> new Detail(
+                        field.getKey().type() == FieldType.CODINGS
+                                ? "also coded"
+                                : FieldWords.name(field.getKey().name()),
+                        ValueWords.of(field.getValue(), field.getValue().codes().get(event))))
+                .toList();
     }
 
     private static Bracket bracket(Criterion criterion, Window window, LocalDate asOf) {

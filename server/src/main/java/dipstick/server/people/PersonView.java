@@ -36,6 +36,7 @@ public record PersonView(
      *
      * @param what it says, with its value
      * @param code empty where it has none, as are {@code system} and {@code text}
+     * @param more what else is on record of it, each with its name
      * @param first the first day it may have been on, an ISO date; nothing where it is undated
      */
     public record TimelineRecord(
@@ -47,6 +48,7 @@ public record PersonView(
             String text,
             String status,
             String when,
+            List<Detail> more,
             Optional<String> first,
             Optional<String> last) {}
 

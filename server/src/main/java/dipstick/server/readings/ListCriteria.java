@@ -6,7 +6,7 @@ import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.criteria.Problem;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
-import dipstick.core.records.Fields;
+import dipstick.core.records.RecordFields;
 import dipstick.core.wording.DialWords;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.SavedSet;
@@ -28,12 +28,12 @@ public class ListCriteria {
     }
 
     /** @throws InvalidCriteria where they do not fit records with these person fields */
-    public CriteriaSet of(SavedSet list, Fields fields) throws InvalidCriteria {
+    public CriteriaSet of(SavedSet list, RecordFields fields) throws InvalidCriteria {
         return sets.read(list.json(), plans.of(list.id()).dials(), fields);
     }
 
     /** The same; nothing where they do not fit. */
-    public Optional<CriteriaSet> fitting(SavedSet list, Fields fields) {
+    public Optional<CriteriaSet> fitting(SavedSet list, RecordFields fields) {
         try {
             return Optional.of(of(list, fields));
         } catch (InvalidCriteria fitNoMore) {
@@ -42,7 +42,7 @@ public class ListCriteria {
     }
 
     /** The criteria with dials set for one look at the list alone; the others as they are turned for it. */
-    public CriteriaSet of(SavedSet list, Map<String, String> settings, Fields fields) throws InvalidCriteria {
+    public CriteriaSet of(SavedSet list, Map<String, String> settings, RecordFields fields) throws InvalidCriteria {
         Map<String, String> all = new HashMap<>(plans.of(list.id()).dials());
         all.putAll(settings);
         return sets.read(list.json(), all, fields);
@@ -58,7 +58,7 @@ public class ListCriteria {
     }
 
     /** What the dials of a list are set to, in words. */
-    public List<DialSetting> settings(SavedSet list, CriteriaSet read, Fields fields) {
+    public List<DialSetting> settings(SavedSet list, CriteriaSet read, RecordFields fields) {
         Map<String, Dial.Value> defaults = new HashMap<>();
         try {
             sets.read(list.json(), Map.of(), fields).dials().forEach(dial -> defaults.put(dial.name(), dial.value()));
@@ -75,12 +75,12 @@ public class ListCriteria {
     }
 
     /** The same for the list as it is; none where its criteria do not fit the records. */
-    public List<DialSetting> settings(SavedSet list, Fields fields) {
+    public List<DialSetting> settings(SavedSet list, RecordFields fields) {
         return fitting(list, fields).map(read -> settings(list, read, fields)).orElse(List.of());
     }
 
     /** The criteria as they were at a reading, with the dials of then; nothing where they fit the records no more. */
-    Optional<CriteriaSet> at(TakenReading reading, Fields fields) {
+    Optional<CriteriaSet> at(TakenReading reading, RecordFields fields) {
         try {
             return Optional.of(sets.read(
                     sets.published(reading.setId(), reading.version()), ReadingPlan.dials(reading.dials()), fields));

@@ -78,7 +78,7 @@ class ReadingController {
         sharing.require(set, Right.VIEW);
         TakenReading taken = readings.find(set, reading);
         Optional<CriteriaSet> then =
-                criteria.at(taken, views.current().population().personFields());
+                criteria.at(taken, views.current().population().fields());
         return new KeptLevels(readings.levels(taken).map(counts -> ReadingLevels.of(counts, then, taken.asOf())));
     }
 

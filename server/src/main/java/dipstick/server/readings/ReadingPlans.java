@@ -80,7 +80,7 @@ class ReadingPlans {
             return sets.read(
                     sets.getInForce(set).json(),
                     dials,
-                    views.current().population().personFields());
+                    views.current().population().fields());
         } catch (InvalidCriteria misfit) {
             throw Problems.refused(
                     HttpStatus.UNPROCESSABLE_CONTENT,

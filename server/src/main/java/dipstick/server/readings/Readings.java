@@ -290,7 +290,7 @@ public class Readings {
         if (sameAsLast && !anew) {
             return last.get();
         }
-        Reading reading = evaluator.read(criteria.of(saved, view.population().personFields()));
+        Reading reading = evaluator.read(criteria.of(saved, view.population().fields()));
         List<ReadMember> members = evaluator.members(reading).stream()
                 .map(member -> member(evaluator, reading, member))
                 .toList();

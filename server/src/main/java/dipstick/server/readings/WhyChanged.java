@@ -38,7 +38,7 @@ class WhyChanged {
 
     /** @param now what the reading was taken with */
     List<ReadChange> since(TakenReading last, Reading reading, List<ReadMember> members, Evaluator now) {
-        Optional<Changes> changes = criteria.at(last, reading.records().personFields())
+        Optional<Changes> changes = criteria.at(last, reading.records().fields())
                 .map(before -> new Changes(before, last.asOf(), reading, day -> evaluators.sameRecordsAsOf(now, day)));
         Map<String, Outcome> was = new HashMap<>();
         readings.members(last.id()).forEach(one -> was.put(one.person(), outcome(one)));

@@ -1,9 +1,7 @@
 package dipstick.server.records;
 
-import dipstick.core.records.FieldValue;
+import dipstick.core.export.FieldCell;
 import dipstick.core.records.Fields;
-import dipstick.core.time.PartialDate;
-import dipstick.core.wording.FieldWords;
 import java.util.Map;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -22,21 +20,12 @@ public class FieldsOnFile {
 
     /** Those that have a value, by name; none where they are not on file. */
     public SortedMap<String, String> of(String person) {
-        Fields fields = loader.fields();
+        Fields fields = loader.fields().people();
         SortedMap<String, String> written = new TreeMap<>();
         records.people(new String[] {person}).stream()
                 .map(stored -> RowMapping.person(stored.row(), fields).values())
                 .map(Map::entrySet)
-                .forEach(all -> all.forEach(one -> written.put(one.getKey(), written(one.getValue()))));
+                .forEach(all -> all.forEach(one -> written.put(one.getKey(), FieldCell.of(one.getValue()))));
         return written;
-    }
-
-    private static String written(FieldValue value) {
-        return switch (value) {
-            case FieldValue.OfText(String text) -> text;
-            case FieldValue.OfNumber(double number) -> FieldWords.number(number);
-            case FieldValue.OfDate(var days) -> PartialDate.written(days);
-            case FieldValue.OfFlag(boolean flag) -> flag ? "yes" : "no";
-        };
     }
 }

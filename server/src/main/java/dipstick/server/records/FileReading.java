@@ -57,10 +57,19 @@ final class FileReading {
         chunks.flush();
     }
 
-    void events(InputStream bytes, Consumer<List<EventRecord>> sink) throws IOException {
+    /** Takes events, and before them the custom fields that their file has. */
+    interface EventsSink {
+        void header(List<Field> customFields);
+
+        void chunk(List<EventRecord> events);
+    }
+
+    void events(InputStream bytes, Fields known, EventsSink sink) throws IOException {
+        EventsFile file = EventsFile.open(bytes, zone, known);
+        sink.header(file.customFields());
         Map<String, Long> lineOfId = new HashMap<>();
-        Chunks<EventRecord> chunks = new Chunks<>(EventRecord::personId, sink);
-        EventsFile.open(bytes, zone).forEach(new RowSink<>() {
+        Chunks<EventRecord> chunks = new Chunks<>(EventRecord::personId, sink::chunk);
+        file.forEach(new RowSink<>() {
             @Override
             public void record(long line, EventRecord row) {
                 Long before = row.id().isEmpty() ? null : lineOfId.putIfAbsent(row.id(), line);

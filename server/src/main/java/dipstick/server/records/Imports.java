@@ -4,6 +4,7 @@ import dipstick.core.records.EventRecord;
 import dipstick.core.records.Field;
 import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
+import dipstick.core.records.RecordFields;
 import dipstick.core.records.UnreadableFile;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
@@ -157,7 +158,7 @@ class Imports {
                 FileReading reading = new FileReading(today.zone(), erased.keptOut(), problems::add);
                 switch (one.kind()) {
                     case PEOPLE ->
-                        reading.people(bytes, loader.fields(), new FileReading.PeopleSink() {
+                        reading.people(bytes, loader.fields().people(), new FileReading.PeopleSink() {
                             @Override
                             public void header(List<Field> customFields, Set<String> spokenOf) {
                                 // Nothing is written while the file is only read through.
@@ -169,7 +170,18 @@ class Imports {
                                 people.forEach(person -> named.add(person.id()));
                             }
                         });
-                    case EVENTS -> reading.events(bytes, chunk -> good[0] += chunk.size());
+                    case EVENTS ->
+                        reading.events(bytes, loader.fields().events(), new FileReading.EventsSink() {
+                            @Override
+                            public void header(List<Field> customFields) {
+                                // Nothing is written while the file is only read through.
+                            }
+
+                            @Override
+                            public void chunk(List<EventRecord> events) {
+                                good[0] += events.size();
+                            }
+                        });
                 }
                 leftOut = reading.leftOut();
             } catch (UnreadableFile broken) {
@@ -236,7 +248,7 @@ class Imports {
                 taken.unknownPeople()));
     }
 
-    private Import.State.Taken write(Import one, boolean everybody, Fields known) {
+    private Import.State.Taken write(Import one, boolean everybody, RecordFields known) {
         FileCheck check = ((Import.State.Taking) one.state()).check();
         Set<String> unknownPeople = new HashSet<>();
         Changes.Sum changes = new Changes.Sum();
@@ -245,20 +257,28 @@ class Imports {
             FileReading reading = new FileReading(today.zone(), erased.keptOut(), _ -> {});
             switch (one.kind()) {
                 case PEOPLE -> {
-                    Writing writing = new Writing(changes, known);
-                    reading.people(bytes, known, writing);
+                    Writing writing = new Writing(changes, known.people());
+                    reading.people(bytes, known.people(), writing);
                     if (everybody) {
                         changes.add(writer.removeOthers(writing.named));
                     }
                 }
                 case EVENTS -> {
                     Set<String> onFile = loader.personIds();
-                    reading.events(bytes, chunk -> {
-                        changes.add(writer.writeEvents(chunk));
-                        chunk.stream()
-                                .map(EventRecord::personId)
-                                .filter(person -> !onFile.contains(person))
-                                .forEach(unknownPeople::add);
+                    reading.events(bytes, known.events(), new FileReading.EventsSink() {
+                        @Override
+                        public void header(List<Field> customFields) {
+                            writer.addCustomFieldsOfEvents(customFields, known.events());
+                        }
+
+                        @Override
+                        public void chunk(List<EventRecord> events) {
+                            changes.add(writer.writeEvents(events));
+                            events.stream()
+                                    .map(EventRecord::personId)
+                                    .filter(person -> !onFile.contains(person))
+                                    .forEach(unknownPeople::add);
+                        }
                     });
                 }
             }
@@ -281,7 +301,7 @@ class Imports {
 
         @Override
         public void header(List<Field> customFields, Set<String> spokenOf) {
-            writer.addCustomFields(customFields, fields);
+            writer.addCustomFieldsOfPeople(customFields, fields);
             this.fields = fields.with(customFields);
             this.spokenOf = spokenOf;
         }

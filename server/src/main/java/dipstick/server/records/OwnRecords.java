@@ -1,6 +1,7 @@
 package dipstick.server.records;
 
 import dipstick.core.records.EventRecord;
+import dipstick.server.practice.Today;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -15,11 +16,13 @@ public class OwnRecords {
     private final RecordsMapper records;
     private final Unshown unshown;
     private final Views views;
+    private final Today today;
 
-    OwnRecords(RecordsMapper records, Unshown unshown, Views views) {
+    OwnRecords(RecordsMapper records, Unshown unshown, Views views, Today today) {
         this.records = records;
         this.unshown = unshown;
         this.views = views;
+        this.today = today;
     }
 
     /**
@@ -29,8 +32,8 @@ public class OwnRecords {
     @Transactional(propagation = Propagation.MANDATORY)
     public void write(EventRecord record) {
         EventRow row = RowMapping.row(record);
-        if (records.updateEvent(row) == 0) {
-            records.insertEvent(row);
+        if (records.updateEvent(row.cells()) == 0) {
+            records.insertEvent(row.cellsRecordedOn(today.day()));
         }
         boolean first = unshown.changing(
                 Set.of(record.personId()),

@@ -1,9 +1,9 @@
 package dipstick.server.records;
 
+import dipstick.core.export.FieldCell;
 import dipstick.core.records.EventRecord;
-import dipstick.core.time.DateRange;
-import dipstick.core.time.PartialDate;
-import dipstick.core.wording.FieldWords;
+import dipstick.core.records.Field;
+import dipstick.core.records.Fields;
 import dipstick.server.personal.PersonalData;
 import java.util.List;
 import java.util.Optional;
@@ -16,35 +16,24 @@ import org.springframework.stereotype.Component;
 @Component
 @Order(1)
 class PersonalRecords implements PersonalData {
-    private static final List<String> EVENT_COLUMNS = List.of(
-            "id",
-            "kind",
-            "code",
-            "system",
-            "text",
-            "on",
-            "until",
-            "status",
-            "value",
-            "unit",
-            "value_text",
-            "keywords",
-            "provider",
-            "site",
-            "source");
-
     private final RecordsMapper records;
     private final FieldsOnFile fields;
+    private final RecordsLoader loader;
     private final Unshown unshown;
 
-    PersonalRecords(RecordsMapper records, FieldsOnFile fields, Unshown unshown) {
+    PersonalRecords(RecordsMapper records, FieldsOnFile fields, RecordsLoader loader, Unshown unshown) {
         this.records = records;
         this.fields = fields;
+        this.loader = loader;
         this.unshown = unshown;
     }
 
     @Override
     public List<Held> heldOf(String person) {
+        Fields ofEvents = loader.fields().events();
+        List<Field> shown = ofEvents.all().stream()
+                .filter(field -> !field.name().equals("person_id"))
+                .toList();
         return List.of(
                 new Held(
                         "On file",
@@ -54,33 +43,20 @@ class PersonalRecords implements PersonalData {
                                 .toList()),
                 new Held(
                         "Records",
-                        EVENT_COLUMNS,
+                        shown.stream()
+                                .map(field -> FieldCell.header(field, Fields.EVENT))
+                                .toList(),
                         records.eventsOf(new String[] {person}).stream()
-                                .map(PersonalRecords::cells)
+                                .map(stored -> cells(RowMapping.event(stored, ofEvents), shown))
                                 .toList()));
     }
 
-    private static List<String> cells(EventRecord event) {
-        return List.of(
-                event.id(),
-                event.kind(),
-                event.code(),
-                event.system(),
-                event.text(),
-                written(event.on()),
-                written(event.until()),
-                event.status(),
-                event.value().isPresent() ? FieldWords.number(event.value().getAsDouble()) : "",
-                event.unit(),
-                event.valueText(),
-                String.join("; ", event.keywords()),
-                event.provider(),
-                event.site(),
-                event.source());
-    }
-
-    private static String written(Optional<DateRange> days) {
-        return days.map(PartialDate::written).orElse("");
+    private static List<String> cells(EventRecord event, List<Field> fields) {
+        return fields.stream()
+                .map(field -> Optional.ofNullable(event.values().get(field.name()))
+                        .map(FieldCell::of)
+                        .orElse(""))
+                .toList();
     }
 
     @Override

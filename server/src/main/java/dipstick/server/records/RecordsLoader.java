@@ -5,8 +5,10 @@ import dipstick.core.population.Snapshot;
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.Field;
 import dipstick.core.records.FieldType;
-import dipstick.core.records.Fields;
+import dipstick.core.records.RecordFields;
 import dipstick.server.database.Chunks;
+import dipstick.server.records.RecordsMapper.CustomFieldRow;
+import dipstick.server.records.RecordsMapper.StoredEvent;
 import dipstick.server.records.RecordsMapper.StoredPerson;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -14,9 +16,11 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.apache.ibatis.cursor.Cursor;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -43,12 +47,14 @@ class RecordsLoader {
         this.reading.setReadOnly(true);
     }
 
-    /** The person fields of the practice: the known ones and its own. */
-    Fields fields() {
-        List<Field> custom = records.customFields().stream()
-                .map(row -> new Field(row.name(), FieldType.valueOf(row.type())))
-                .toList();
-        return Fields.PERSON.with(custom);
+    /** The fields of people and events of the practice: the known ones and its own. */
+    RecordFields fields() {
+        Map<Boolean, List<Field>> custom = records.customFields().stream()
+                .collect(Collectors.partitioningBy(
+                        CustomFieldRow::ofEvents,
+                        Collectors.mapping(
+                                row -> new Field(row.name(), FieldType.valueOf(row.type())), Collectors.toList())));
+        return RecordFields.withCustom(custom.get(false), custom.get(true));
     }
 
     /** Names the state of the records; another one after each change. */
@@ -64,7 +70,7 @@ class RecordsLoader {
     Snapshot.Content everything() {
         return reading.execute(_ -> {
             try (Cursor<StoredPerson> people = records.allPeople();
-                    Cursor<EventRecord> events = records.allEvents()) {
+                    Cursor<StoredEvent> events = records.allEvents()) {
                 return sealed(people, events);
             } catch (IOException broken) {
                 throw new UncheckedIOException(broken);
@@ -84,15 +90,15 @@ class RecordsLoader {
                 .toList();
     }
 
-    private Snapshot.Content sealed(Iterable<StoredPerson> people, Iterable<EventRecord> events) {
-        Fields fields = fields();
+    private Snapshot.Content sealed(Iterable<StoredPerson> people, Iterable<StoredEvent> events) {
+        RecordFields fields = fields();
         PopulationBuilder builder = new PopulationBuilder(fields);
-        people.forEach(person -> builder.add(RowMapping.person(person.row(), fields)));
+        people.forEach(person -> builder.add(RowMapping.person(person.row(), fields.people())));
         CompletableFuture<Void> added = CompletableFuture.completedFuture(null);
         List<EventRecord> chunk = new ArrayList<>();
         long read = 0;
-        for (EventRecord event : events) {
-            chunk.add(event);
+        for (StoredEvent event : events) {
+            chunk.add(RowMapping.event(event, fields.events()));
             if (chunk.size() == CHUNK) {
                 List<EventRecord> full = chunk;
                 chunk = new ArrayList<>(CHUNK);

@@ -1,9 +1,11 @@
 package dipstick.server.records;
 
-import dipstick.core.records.EventRecord;
+import dipstick.core.records.FieldValue;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -13,20 +15,28 @@ import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.apache.ibatis.cursor.Cursor;
 import org.apache.ibatis.mapping.ResultSetType;
+import org.jspecify.annotations.Nullable;
 
 @Mapper
 interface RecordsMapper {
-    record CustomFieldRow(String name, String type) {}
+    record CustomFieldRow(String name, String type, boolean ofEvents) {}
 
     /** A row that was read. It is another type than the row to be written, which MyBatis takes apart by name. */
     record StoredPerson(PersonRow row) {}
 
+    /**
+     * A row that was read.
+     *
+     * @param custom its custom fields, as a JSON object
+     */
+    record StoredEvent(Map<String, FieldValue> known, Optional<String> custom) {}
+
     record KnownEvent(String recordKey, String fingerprint, String personId) {}
 
-    @Select("SELECT name, type FROM custom_field ORDER BY name")
+    @Select("SELECT name, type, of_events FROM custom_field ORDER BY name")
     List<CustomFieldRow> customFields();
 
-    @Insert("INSERT INTO custom_field (name, type) VALUES (#{name}, #{type})")
+    @Insert("INSERT INTO custom_field (name, type, of_events) VALUES (#{name}, #{type}, #{ofEvents})")
     int insertCustomField(CustomFieldRow field);
 
     /** Names the state of the records; another one after each change. */
@@ -41,15 +51,11 @@ interface RecordsMapper {
     @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
     Cursor<StoredPerson> allPeople();
 
-    /** Read row by row by {@link EventRecordReader}. */
-    @Select("SELECT " + EventRecordReader.COLUMNS + " FROM event")
-    @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
-    Cursor<EventRecord> allEvents();
+    /** Read row by row by {@link EventRecordReader}; the statement is among the {@link EventStatements}. */
+    Cursor<StoredEvent> allEvents();
 
-    /** Read row by row by {@link EventRecordReader}. */
-    @Select("SELECT " + EventRecordReader.COLUMNS
-            + " FROM event WHERE person_id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})")
-    List<EventRecord> eventsOf(@Param("ids") String[] ids);
+    /** Read row by row by {@link EventRecordReader}; the statement is among the {@link EventStatements}. */
+    List<StoredEvent> eventsOf(@Param("ids") String[] ids);
 
     @Select("SELECT " + PersonRowReader.COLUMNS
             + " FROM person WHERE id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})")
@@ -115,22 +121,9 @@ interface RecordsMapper {
             """)
     int updatePerson(PersonRow person);
 
-    @Insert("""
-            INSERT INTO event (record_key, fingerprint, id, person_id, kind, code, system, text, on_first, on_last,
-                until_first, until_last, status, event_value, unit, value_text, keywords, provider, site, source)
-            VALUES (#{recordKey}, #{fingerprint}, #{id}, #{personId}, #{kind}, #{code}, #{system}, #{text},
-                #{onFirst}, #{onLast}, #{untilFirst}, #{untilLast}, #{status}, #{eventValue}, #{unit}, #{valueText},
-                #{keywords}, #{provider}, #{site}, #{source})
-            """)
-    int insertEvent(EventRow event);
+    /** @param cells of an {@link EventRow}; the statement is among the {@link EventStatements} */
+    int insertEvent(Map<String, @Nullable Object> cells);
 
-    @Update("""
-            UPDATE event SET fingerprint = #{fingerprint}, person_id = #{personId}, kind = #{kind}, code = #{code},
-                system = #{system}, text = #{text}, on_first = #{onFirst}, on_last = #{onLast},
-                until_first = #{untilFirst}, until_last = #{untilLast}, status = #{status},
-                event_value = #{eventValue}, unit = #{unit}, value_text = #{valueText}, keywords = #{keywords},
-                provider = #{provider}, site = #{site}, source = #{source}
-            WHERE record_key = #{recordKey}
-            """)
-    int updateEvent(EventRow event);
+    /** @param cells of an {@link EventRow}; the statement is among the {@link EventStatements} */
+    int updateEvent(Map<String, @Nullable Object> cells);
 }

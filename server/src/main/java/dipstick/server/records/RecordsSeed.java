@@ -26,7 +26,7 @@ public class RecordsSeed {
     public void fill(List<PersonRecord> people, Collection<Field> customFields, List<EventRecord> events) {
         Fields fields = Fields.PERSON.with(customFields);
         Set<String> all = fields.all().stream().map(Field::name).collect(Collectors.toSet());
-        writer.addCustomFields(customFields, Fields.PERSON);
+        writer.addCustomFieldsOfPeople(customFields, Fields.PERSON);
         for (int from = 0; from < people.size(); from += CHUNK) {
             writer.writePeople(people.subList(from, Math.min(people.size(), from + CHUNK)), all, fields);
         }

@@ -10,6 +10,7 @@ import dipstick.server.records.RecordsMapper.CustomFieldRow;
 import dipstick.server.records.RecordsMapper.KnownEvent;
 import dipstick.server.records.RecordsMapper.StoredPerson;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -41,11 +42,21 @@ class RecordsWriter {
         this.batch = session.getMapper(RecordsMapper.class);
     }
 
-    void addCustomFields(Collection<Field> fields, Fields known) {
+    /** Adds the custom fields of people that the practice has not yet. */
+    void addCustomFieldsOfPeople(Collection<Field> fields, Fields known) {
+        addCustomFields(fields, known, false);
+    }
+
+    /** Adds the custom fields of events that the practice has not yet. */
+    void addCustomFieldsOfEvents(Collection<Field> fields, Fields known) {
+        addCustomFields(fields, known, true);
+    }
+
+    private void addCustomFields(Collection<Field> fields, Fields known, boolean ofEvents) {
         for (Field field : fields) {
             if (known.find(field.name()).isEmpty()) {
                 batch.insertCustomField(
-                        new CustomFieldRow(field.name(), field.type().name()));
+                        new CustomFieldRow(field.name(), field.type().name(), ofEvents));
                 changed(Set.of());
             }
         }
@@ -120,6 +131,7 @@ class RecordsWriter {
 
     /** Writes events; of those that are known by all their fields, the same one twice is one. */
     Changes writeEvents(List<EventRecord> events) {
+        LocalDate now = today.day();
         Map<String, EventRow> rows = new LinkedHashMap<>();
         events.stream().map(RowMapping::row).forEach(row -> rows.putIfAbsent(row.recordKey(), row));
         Map<String, KnownEvent> known = new HashMap<>();
@@ -132,11 +144,11 @@ class RecordsWriter {
         for (EventRow row : rows.values()) {
             KnownEvent before = known.get(row.recordKey());
             if (before == null) {
-                batch.insertEvent(row);
+                batch.insertEvent(row.cellsRecordedOn(now));
                 others.add(row.personId());
                 added++;
             } else if (!before.fingerprint().equals(row.fingerprint())) {
-                batch.updateEvent(row);
+                batch.updateEvent(row.cells());
                 others.add(before.personId());
                 others.add(row.personId());
                 changed++;

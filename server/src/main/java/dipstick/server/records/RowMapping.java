@@ -1,34 +1,44 @@
 package dipstick.server.records;
 
+import dipstick.core.records.Coding;
 import dipstick.core.records.EventRecord;
-import dipstick.core.records.Field;
 import dipstick.core.records.FieldValue;
 import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
-import dipstick.core.text.WrittenFlag;
 import dipstick.core.time.DateRange;
-import dipstick.core.time.PartialDate;
+import dipstick.server.records.RecordsMapper.StoredEvent;
 import dipstick.server.web.Fingerprint;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Between the records of the core and the rows of the tables. */
 final class RowMapping {
     /** Between the parts of what a fingerprint is taken of; no cell holds it. */
     private static final String PART = "\u0000";
 
-    static final String KEYWORD_SEPARATOR = "; ";
-    private static final JsonMapper JSON = JsonMapper.shared();
-    private static final TypeReference<TreeMap<String, String>> CUSTOM = new TypeReference<>() {};
+    /** The fields that every fingerprint counts, in their order. */
+    private static final List<String> ALWAYS_COUNTED = List.of(
+            "person_id",
+            "kind",
+            "code",
+            "system",
+            "text",
+            "on",
+            "until",
+            "status",
+            "value",
+            "unit",
+            "value_text",
+            "keywords",
+            "provider",
+            "site",
+            "source");
 
     private RowMapping() {}
 
@@ -57,7 +67,7 @@ final class RowMapping {
                 text(values, "language"),
                 text(values, "contact_by"),
                 values.get("do_not_contact") instanceof FieldValue.OfFlag(boolean flag) ? (Boolean) flag : null,
-                custom(values));
+                CustomValues.written(CustomValues.of(values, Fields.PERSON)));
     }
 
     static PersonRecord person(PersonRow row, Fields fields) {
@@ -84,92 +94,55 @@ final class RowMapping {
         if (row.doNotContact() != null) {
             values.put("do_not_contact", new FieldValue.OfFlag(row.doNotContact()));
         }
-        JSON.readValue(row.custom(), CUSTOM)
-                .forEach((name, written) ->
-                        fields.find(name).ifPresent(field -> values.put(name, customValue(field, written))));
+        CustomValues.read(row.custom(), fields, values::put);
         return new PersonRecord(row.id(), values);
     }
 
     static EventRow row(EventRecord event) {
         String fingerprint = fingerprint(event);
-        return new EventRow(
-                event.id().isEmpty() ? "of all fields: " + fingerprint : "id: " + event.id(),
-                fingerprint,
-                orNull(event.id()),
-                event.personId(),
-                event.kind(),
-                orNull(event.code()),
-                orNull(event.system()),
-                orNull(event.text()),
-                first(event.on()),
-                last(event.on()),
-                first(event.until()),
-                last(event.until()),
-                orNull(event.status()),
-                event.value().isPresent() ? (Double) event.value().getAsDouble() : null,
-                orNull(event.unit()),
-                orNull(event.valueText()),
-                orNull(String.join(KEYWORD_SEPARATOR, event.keywords())),
-                orNull(event.provider()),
-                orNull(event.site()),
-                orNull(event.source()));
+        String key = event.id().isEmpty() ? "of all fields: " + fingerprint : "id: " + event.id();
+        Map<String, @Nullable Object> cells = EventColumns.cells(event);
+        Map<String, String> custom = CustomValues.of(event.values(), Fields.EVENT);
+        cells.put("custom", custom.isEmpty() ? null : CustomValues.written(custom));
+        cells.put("record_key", key);
+        cells.put("fingerprint", fingerprint);
+        return new EventRow(key, fingerprint, event.personId(), cells);
     }
 
-    private static String custom(Map<String, FieldValue> values) {
-        Map<String, String> custom = new TreeMap<>();
-        values.forEach((name, value) -> {
-            if (Fields.PERSON.find(name).isEmpty()) {
-                custom.put(
-                        name,
-                        switch (value) {
-                            case FieldValue.OfText(String text) -> text;
-                            case FieldValue.OfNumber(double number) -> String.valueOf(number);
-                            case FieldValue.OfFlag(boolean flag) -> String.valueOf(flag);
-                            case FieldValue.OfDate(DateRange days) ->
-                                LocalDate.ofEpochDay(days.first()) + "/" + LocalDate.ofEpochDay(days.last());
-                        });
-            }
-        });
-        return JSON.writeValueAsString(custom);
+    static EventRecord event(StoredEvent stored, Fields fields) {
+        if (stored.custom().isEmpty()) {
+            return new EventRecord(stored.known());
+        }
+        Map<String, FieldValue> values = new HashMap<>(stored.known());
+        CustomValues.read(stored.custom().get(), fields, values::put);
+        return new EventRecord(values);
     }
 
-    private static FieldValue customValue(Field field, String written) {
-        return switch (field.type()) {
-            case IDENTIFIER, TEXT -> new FieldValue.OfText(written);
-            case NUMBER -> new FieldValue.OfNumber(Double.parseDouble(written));
-            case FLAG -> new FieldValue.OfFlag(WrittenFlag.parse(written).orElse(false));
-            case DATE -> {
-                String[] ends = written.split("/", 2);
-                yield new FieldValue.OfDate(
-                        new DateRange(day(ends[0]).first(), day(ends[1]).last()));
-            }
-        };
-    }
-
-    private static DateRange day(String written) {
-        return PartialDate.parse(written, ZoneOffset.UTC).orElseThrow();
-    }
-
-    /** The same for the same fields, without the id, so that a record that has none can be known again. */
+    /**
+     * The same for the same fields, without the id, so that a record that has none can be known again. A field that
+     * records did not have in earlier versions counts only where it is there.
+     */
     private static String fingerprint(EventRecord event) {
-        String whole = Stream.of(
-                        event.personId(),
-                        event.kind(),
-                        event.code(),
-                        event.system(),
-                        event.text(),
-                        event.on().toString(),
-                        event.until().toString(),
-                        event.status(),
-                        event.value().toString(),
-                        event.unit(),
-                        event.valueText(),
-                        String.join(KEYWORD_SEPARATOR, event.keywords()),
-                        event.provider(),
-                        event.site(),
-                        event.source())
-                .collect(Collectors.joining(PART));
-        return Fingerprint.of(whole);
+        Stream<String> always = ALWAYS_COUNTED.stream().map(field -> counted(event, field));
+        Stream<String> whereThere = Fields.EVENT.names().stream()
+                .filter(field -> !field.equals("id") && !ALWAYS_COUNTED.contains(field))
+                .filter(event.values()::containsKey)
+                .map(field -> field + "=" + counted(event, field));
+        Stream<String> custom = CustomValues.of(event.values(), Fields.EVENT).entrySet().stream()
+                .map(field -> field.getKey() + "=" + field.getValue());
+        return Fingerprint.of(
+                Stream.of(always, whereThere, custom).flatMap(part -> part).collect(Collectors.joining(PART)));
+    }
+
+    private static String counted(EventRecord event, String field) {
+        return switch (Fields.EVENT.find(field).orElseThrow().type()) {
+            case IDENTIFIER, TEXT -> event.text(field);
+            case TEXTS -> String.join(EventColumns.KEYWORD_SEPARATOR, event.texts(field));
+            case CODINGS -> Coding.written(event.codings(field));
+            case DATE -> event.date(field).toString();
+            case NUMBER -> event.number(field).toString();
+            case FLAG -> String.valueOf(event.values().get(field));
+        };
     }
 
     private static @Nullable String text(Map<String, FieldValue> values, String field) {
@@ -196,9 +169,5 @@ final class RowMapping {
 
     private static Optional<DateRange> range(@Nullable LocalDate first, @Nullable LocalDate last) {
         return first == null || last == null ? Optional.empty() : Optional.of(DateRange.between(first, last));
-    }
-
-    private static @Nullable String orNull(String text) {
-        return text.isEmpty() ? null : text;
     }
 }

@@ -2,7 +2,7 @@ package dipstick.server.records;
 
 import dipstick.core.population.PopulationBuilder;
 import dipstick.core.population.Snapshot;
-import dipstick.core.records.Fields;
+import dipstick.core.records.RecordFields;
 import dipstick.server.practice.Today;
 import java.time.Duration;
 import java.time.Instant;
@@ -64,7 +64,7 @@ public class Views implements SmartLifecycle {
         this.file = file;
         this.today = today;
         this.events = events;
-        Snapshot.Content nobody = new Snapshot.Content(new PopulationBuilder(Fields.PERSON).seal(), Map.of());
+        Snapshot.Content nobody = new Snapshot.Content(new PopulationBuilder(RecordFields.KNOWN).seal(), Map.of());
         this.current = new AtomicReference<>(new View(0, "", nobody, today.now()));
     }
 
@@ -177,8 +177,7 @@ public class Views implements SmartLifecycle {
         Snapshot.Content before = current.get().records();
         boolean few = waiting.people().size()
                 <= Math.max(ALWAYS_FEW, before.population().size() / FEW);
-        boolean sameFields =
-                loader.fields().all().equals(before.population().personFields().all());
+        boolean sameFields = loader.fields().equals(before.population().fields());
         if (!few || !sameFields || !renewed(stamp, waiting, before)) {
             rebuild(stamp, waiting.whole());
         }

@@ -3,7 +3,6 @@ package dipstick.server.records;
 import dipstick.core.population.Column;
 import dipstick.core.population.Population;
 import dipstick.core.records.Field;
-import dipstick.core.records.Fields;
 import java.util.List;
 
 /** The fields of people and events, with the values that occur in the records, for choosing from. */
@@ -19,7 +18,7 @@ record Vocabulary(List<FieldWords> person, List<FieldWords> event) {
                 population.personFields().all().stream()
                         .map(field -> words(field, population.column(field)))
                         .toList(),
-                Fields.EVENT.all().stream()
+                population.events().fields().tested().stream()
                         .map(field -> words(field, population.events().column(field)))
                         .toList());
     }

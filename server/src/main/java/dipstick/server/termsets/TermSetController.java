@@ -175,7 +175,7 @@ class TermSetController {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
         try {
             CriteriaSet set =
-                    sets.read(document, Map.of(), evaluator.population().personFields());
+                    sets.read(document, Map.of(), evaluator.population().fields());
             return set.termSets().getFirst();
         } catch (InvalidCriteria invalid) {
             throw Problems.refused(

@@ -6,7 +6,11 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 
-/** A code, wording or keyword of the records, and where it is on record. */
+/**
+ * A code, wording or keyword of the records, and where it is on record.
+ *
+ * @param besides in how many of its records the code only stands beside another
+ */
 record TermView(
         Term.Sort sort,
         String term,
@@ -14,6 +18,7 @@ record TermView(
         String says,
         int records,
         int people,
+        int besides,
         List<String> kinds,
         List<String> sources,
         Optional<String> first,
@@ -26,6 +31,7 @@ record TermView(
                 found.says(),
                 found.records(),
                 found.people(),
+                found.besides(),
                 found.kinds(),
                 found.sources(),
                 found.first().map(LocalDate::toString),

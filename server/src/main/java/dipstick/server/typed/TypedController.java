@@ -114,7 +114,7 @@ class TypedController {
     private List<TermSet> termSets(ObjectNode document, Evaluator evaluator) {
         ObjectNode named = document.deepCopy().retain("format", "id", "name", "dials", "termSets");
         try {
-            return sets.readHere(named, Map.of(), evaluator.population().personFields())
+            return sets.readHere(named, Map.of(), evaluator.population().fields())
                     .termSets();
         } catch (InvalidCriteria wrong) {
             return List.of();
@@ -168,7 +168,7 @@ class TypedController {
         document.withArray("include").addObject().put("id", TRIED).set("test", test);
         document.remove(List.of("exclude", "shouldHave", "bands", "show", "order"));
         CriteriaSet set =
-                sets.readHere(document, Map.of(), evaluator.population().personFields());
+                sets.readHere(document, Map.of(), evaluator.population().fields());
         Test read = set.include().getFirst().test();
         Answer alone = evaluator.read(set).levels().getFirst().alone();
         return new Tried(
@@ -191,7 +191,7 @@ class TypedController {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
         try {
             CriteriaSet set = sets.readHere(
-                    shown.document(), Map.of(), evaluator.population().personFields());
+                    shown.document(), Map.of(), evaluator.population().fields());
             return new Text(SetText.of(
                     shown.document(),
                     set,

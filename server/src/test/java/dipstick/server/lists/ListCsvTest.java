@@ -6,8 +6,8 @@ import dipstick.core.evaluate.ListMember.State;
 import dipstick.core.population.Population;
 import dipstick.core.population.PopulationBuilder;
 import dipstick.core.records.FieldValue;
-import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
+import dipstick.core.records.RecordFields;
 import dipstick.core.time.DateRange;
 import dipstick.server.people.PersonLine;
 import java.time.LocalDate;
@@ -19,7 +19,7 @@ import org.junit.jupiter.api.Test;
 class ListCsvTest {
     @Test
     void no_cell_is_a_formula_and_columns_are_named_as_files_that_come_in_name_them() {
-        PopulationBuilder builder = new PopulationBuilder(Fields.PERSON);
+        PopulationBuilder builder = new PopulationBuilder(RecordFields.KNOWN);
         builder.add(new PersonRecord(
                 "=1+1",
                 Map.of(

@@ -6,15 +6,13 @@ import dipstick.core.population.Population;
 import dipstick.core.population.PopulationBuilder;
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.FieldValue;
-import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
+import dipstick.core.records.RecordFields;
 import dipstick.core.time.DateRange;
 import java.time.LocalDate;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -35,23 +33,11 @@ class HeldBackTest {
     }
 
     private static EventRecord appointment(DateRange on, String status) {
-        return new EventRecord(
-                "a",
-                "p",
-                "Appointment",
-                "",
-                "",
-                "",
-                Optional.of(on),
-                Optional.empty(),
-                status,
-                OptionalDouble.empty(),
-                "",
-                "",
-                List.of(),
-                "",
-                "",
-                "");
+        return EventRecord.of("p", "Appointment")
+                .text("id", "a")
+                .date("on", Optional.of(on))
+                .text("status", status)
+                .build();
     }
 
     private static Optional<String> why(HoldRules rules, PersonRecord person, EventRecord... events) {
@@ -60,7 +46,7 @@ class HeldBackTest {
 
     private static Optional<String> why(
             HoldRules rules, Map<String, LocalDate> reached, PersonRecord person, EventRecord... events) {
-        PopulationBuilder builder = new PopulationBuilder(Fields.PERSON);
+        PopulationBuilder builder = new PopulationBuilder(RecordFields.KNOWN);
         builder.add(person);
         for (EventRecord event : events) {
             builder.add(event);
@@ -147,7 +133,7 @@ class HeldBackTest {
 
     @Test
     void who_is_not_on_file_any_more_is_held_back() {
-        Population nobody = new PopulationBuilder(Fields.PERSON).seal();
+        Population nobody = new PopulationBuilder(RecordFields.KNOWN).seal();
         assertThat(new HeldBack(RULES, nobody, DAY, Map.of()).why("p")).contains("Is not on file any more.");
     }
 }

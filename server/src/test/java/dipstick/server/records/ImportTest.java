@@ -3,13 +3,16 @@ package dipstick.server.records;
 import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dipstick.core.export.FieldCell;
 import dipstick.core.population.Column;
+import dipstick.core.population.Events;
 import dipstick.core.population.Population;
 import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Visitor;
 import dipstick.server.SetClock;
 import dipstick.server.accounts.Role;
+import dipstick.server.practice.Today;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -59,6 +62,43 @@ class ImportTest {
         assertThat(counts(take("EVENTS", events))).isEqualTo("0 new, 0 changed, 3 unchanged");
         assertThat(counts(take("EVENTS", "id,person_id,kind,on\nx1,e1,visit,2026-02-02\n")))
                 .isEqualTo("0 new, 1 changed, 0 unchanged");
+    }
+
+    @Test
+    void events_keep_their_own_fields_further_codes_and_the_day_of_recording() throws Exception {
+        take("PEOPLE", "id\ncf\n");
+        String events = """
+                id,person_id,kind,on,also_coded,room,wait:number
+                cf1,cf,visit,2026-01-01,HC1|local; KF1,3,14
+                cf2,cf,visit,2026-01-02,,,
+                """;
+        assertThat(counts(take("EVENTS", events))).isEqualTo("2 new, 0 changed, 0 unchanged");
+        assertThat(counts(take("EVENTS", events)))
+                .as("the day of the delivery is no change")
+                .isEqualTo("0 new, 0 changed, 2 unchanged");
+        assertThat(ofEvent("cf", "recorded_on")).as("no column says it").containsExactly(today(), today());
+
+        assertThat(counts(take("EVENTS", "id,person_id,kind,on,recorded_on\ncf1,cf,visit,2026-01-01,2026-01-05\n")))
+                .isEqualTo("0 new, 1 changed, 0 unchanged");
+        assertThat(counts(take("EVENTS", events))).as("and back").isEqualTo("0 new, 1 changed, 1 unchanged");
+        assertThat(ofEvent("cf", "recorded_on"))
+                .as("what was known of it stays")
+                .containsExactlyInAnyOrder("2026-01-05", today());
+        assertThat(ofEvent("cf", "also_coded")).containsExactlyInAnyOrder("HC1|local; KF1", "");
+        assertThat(ofEvent("cf", "room")).containsExactlyInAnyOrder("3", "");
+        assertThat(ofEvent("cf", "wait")).containsExactlyInAnyOrder("14", "");
+    }
+
+    private static List<String> ofEvent(String person, String field) {
+        Events events = population().events();
+        Column column = events.column(events.fields().find(field).orElseThrow());
+        return events.of(population().find(person).orElseThrow())
+                .mapToObj(event -> FieldCell.of(column, event))
+                .toList();
+    }
+
+    private static String today() {
+        return server.bean(Today.class).day().toString();
     }
 
     @Test

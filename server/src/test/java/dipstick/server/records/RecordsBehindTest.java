@@ -13,9 +13,6 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
-import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -212,23 +209,9 @@ class RecordsBehindTest {
     }
 
     private static EventRecord contact(String person) {
-        return new EventRecord(
-                "contact of " + person,
-                person,
-                "contact",
-                "",
-                "",
-                "",
-                Optional.empty(),
-                Optional.empty(),
-                "",
-                OptionalDouble.empty(),
-                "",
-                "",
-                List.of(),
-                "",
-                "",
-                "");
+        return EventRecord.of(person, "contact")
+                .text("id", "contact of " + person)
+                .build();
     }
 
     private static int eventsOf(String person) {

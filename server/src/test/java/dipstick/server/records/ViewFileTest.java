@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dipstick.core.population.PopulationBuilder;
 import dipstick.core.population.Snapshot;
 import dipstick.core.records.FieldValue;
-import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
+import dipstick.core.records.RecordFields;
 import dipstick.server.database.DatabaseKey;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -71,7 +71,7 @@ class ViewFileTest {
     }
 
     private static Snapshot.Content content() {
-        PopulationBuilder builder = new PopulationBuilder(Fields.PERSON);
+        PopulationBuilder builder = new PopulationBuilder(RecordFields.KNOWN);
         builder.add(new PersonRecord("p1", Map.of("id", new FieldValue.OfText("p1"))));
         return new Snapshot.Content(builder.seal(), Map.of());
     }

@@ -66,7 +66,7 @@ class ViewsTest {
         Events events = population.events();
         for (int person = 0; person < population.size(); person++) {
             List<String> own = events.of(person)
-                    .mapToObj(row -> cells(Fields.EVENT, events::column, row).toString())
+                    .mapToObj(row -> cells(events.fields(), events::column, row).toString())
                     .sorted()
                     .toList();
             told.put(
@@ -88,6 +88,7 @@ class ViewsTest {
             return "";
         }
         return switch (column) {
+            case Column.OfCodings codings -> codings.sets().get(code).toString();
             case Column.OfText texts -> texts.compared().get(code);
             case Column.OfNumber numbers -> numbers.numbers().get(code).toString();
             case Column.OfDate dates -> dates.days().get(code).toString();

@@ -15,18 +15,15 @@ import dipstick.core.text.NormalText;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.MalformedInputException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.concurrent.Callable;
-import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -36,10 +33,7 @@ import picocli.CommandLine.Option;
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = "Evaluates a criteria set over a file of people and a file of events.")
-public final class Evaluate implements Callable<Integer> {
-    private static final int RAN = 0;
-    private static final int BAD_INPUT = 2;
-
+final class Evaluate implements Callable<Integer> {
     private final PrintWriter out;
     private final PrintWriter err;
 
@@ -90,20 +84,6 @@ public final class Evaluate implements Callable<Integer> {
         this.err = err;
     }
 
-    public static void main(String[] arguments) {
-        PrintWriter out = new PrintWriter(System.out, true, StandardCharsets.UTF_8);
-        PrintWriter err = new PrintWriter(System.err, true, StandardCharsets.UTF_8);
-        System.exit(run(out, err, arguments));
-    }
-
-    static int run(PrintWriter out, PrintWriter err, String... arguments) {
-        return new CommandLine(new Evaluate(out, err))
-                .setErr(err)
-                .setOut(out)
-                .setCaseInsensitiveEnumValuesAllowed(true)
-                .execute(arguments);
-    }
-
     @Override
     public Integer call() {
         Settings settings = Settings.of(asOf, zone, dials);
@@ -113,7 +93,7 @@ public final class Evaluate implements Callable<Integer> {
         Optional<CriteriaSet> set = readCriteria(fields, settings, problems);
         if (!problems.isEmpty()) {
             problems.forEach(err::println);
-            return BAD_INPUT;
+            return Commands.BAD_INPUT;
         }
         return answer(loaded.orElseThrow(), set.orElseThrow(), settings);
     }
@@ -198,23 +178,23 @@ public final class Evaluate implements Callable<Integer> {
             case json -> ReadingExport.json(reading, members, settings.zone()).toPrettyString() + "\n";
         };
         if (!write(text)) {
-            return BAD_INPUT;
+            return Commands.BAD_INPUT;
         }
         int passedOver =
                 loaded.waiting().values().stream().mapToInt(Integer::intValue).sum();
         if (passedOver > 0) {
             err.println("Passed over " + passedOver + " events of people who are not in " + people + ".");
         }
-        return RAN;
+        return Commands.RAN;
     }
 
     private int explain(String id, Evaluator evaluator, CriteriaSet set) {
         OptionalInt person = evaluator.population().find(NormalText.identifier(id));
         if (person.isEmpty()) {
             err.println(people + ": there is no person “" + id + "”.");
-            return BAD_INPUT;
+            return Commands.BAD_INPUT;
         }
-        return write(new Explanation(evaluator, set).of(person.getAsInt())) ? RAN : BAD_INPUT;
+        return write(new Explanation(evaluator, set).of(person.getAsInt())) ? Commands.RAN : Commands.BAD_INPUT;
     }
 
     private boolean write(String text) {
@@ -223,15 +203,6 @@ public final class Evaluate implements Callable<Integer> {
             out.flush();
             return true;
         }
-        Path target = file.get().toAbsolutePath();
-        try {
-            Path whole = Files.createTempFile(target.getParent(), ".dipstick", ".part");
-            Files.writeString(whole, text);
-            Files.move(whole, target, StandardCopyOption.REPLACE_EXISTING);
-            return true;
-        } catch (IOException refused) {
-            err.println(target + ": it cannot be written: " + refused.getMessage());
-            return false;
-        }
+        return Commands.write(file.get(), text, err);
     }
 }

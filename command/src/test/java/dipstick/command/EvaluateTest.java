@@ -157,12 +157,18 @@ class EvaluateTest {
 
     private Ran evaluate(String... more) {
         List<String> arguments = new ArrayList<>(List.of(
-                "--people", people.toString(), "--events", events.toString(), "--criteria", criteria.toString()));
+                "evaluate",
+                "--people",
+                people.toString(),
+                "--events",
+                events.toString(),
+                "--criteria",
+                criteria.toString()));
         arguments.addAll(List.of(more));
         StringWriter out = new StringWriter();
         StringWriter err = new StringWriter();
         int status =
-                Evaluate.run(new PrintWriter(out, true), new PrintWriter(err, true), arguments.toArray(String[]::new));
+                Commands.run(new PrintWriter(out, true), new PrintWriter(err, true), arguments.toArray(String[]::new));
         return new Ran(status, out.toString(), err.toString());
     }
 

@@ -8,6 +8,7 @@ import static dipstick.core.records.FieldType.NUMBER;
 import static dipstick.core.records.FieldType.TEXT;
 import static dipstick.core.records.FieldType.TEXTS;
 
+import dipstick.core.text.NormalText;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -83,6 +84,33 @@ public final class Fields {
     @Override
     public int hashCode() {
         return byName.hashCode();
+    }
+
+    /**
+     * The field that a header means among these: a known one in any case, or a custom one with the type that it says.
+     * Nothing where it has no name, or gives a type to one that has its own.
+     */
+    public Optional<Field> written(String header) {
+        Optional<Field> known = find(NormalText.of(header));
+        if (known.isPresent()) {
+            return known;
+        }
+        return customField(header)
+                .filter(field -> find(NormalText.of(field.name())).isEmpty());
+    }
+
+    /** A custom field as a header writes it; nothing for a column without a name, or with a type alone. */
+    static Optional<Field> customField(String header) {
+        int colon = header.lastIndexOf(':');
+        String type = colon < 0 ? "" : NormalText.of(header.substring(colon + 1));
+        Optional<FieldType> said = switch (type) {
+            case "number" -> Optional.of(NUMBER);
+            case "date" -> Optional.of(DATE);
+            case "flag" -> Optional.of(FLAG);
+            default -> Optional.empty();
+        };
+        String name = said.isPresent() ? NormalText.identifier(header.substring(0, colon)) : header;
+        return name.isEmpty() ? Optional.empty() : Optional.of(new Field(name, said.orElse(TEXT)));
     }
 
     public Optional<Field> find(String name) {

@@ -29,7 +29,7 @@ record Header(List<Optional<Field>> columns) {
         List<Optional<Field>> columns = new ArrayList<>();
         for (String name : names) {
             Optional<Field> knownField = known.find(NormalText.of(name));
-            Optional<Field> field = knownField.isPresent() ? knownField : custom(name);
+            Optional<Field> field = knownField.isPresent() ? knownField : Fields.customField(name);
             field.ifPresent(one -> {
                 boolean custom = knownField.isEmpty();
                 if (custom && known.find(NormalText.of(one.name())).isPresent()) {
@@ -46,20 +46,6 @@ record Header(List<Optional<Field>> columns) {
             columns.add(field.map(one -> asThePracticeHasIt(one, name, line, practice)));
         }
         return new Header(columns);
-    }
-
-    /** A column without a name, or with a type alone, is none. */
-    private static Optional<Field> custom(String header) {
-        int colon = header.lastIndexOf(':');
-        String type = colon < 0 ? "" : NormalText.of(header.substring(colon + 1));
-        Optional<FieldType> said = switch (type) {
-            case "number" -> Optional.of(FieldType.NUMBER);
-            case "date" -> Optional.of(FieldType.DATE);
-            case "flag" -> Optional.of(FieldType.FLAG);
-            default -> Optional.empty();
-        };
-        String name = said.isPresent() ? NormalText.identifier(header.substring(0, colon)) : header;
-        return name.isEmpty() ? Optional.empty() : Optional.of(new Field(name, said.orElse(FieldType.TEXT)));
     }
 
     /** A column that says no type has that of the practice's field; one that says another cannot be both. */

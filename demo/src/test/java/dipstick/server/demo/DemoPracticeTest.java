@@ -35,7 +35,7 @@ class DemoPracticeTest {
         assertThat(events).anyMatch(event -> event.status().equals("entered-in-error"));
         assertThat(events)
                 .filteredOn(event -> event.kind().equals("result"))
-                .extracting(EventRecord::text)
+                .extracting(event -> event.text("text"))
                 .contains("Renal panel", "Kidney function panel");
     }
 }

@@ -1,0 +1,136 @@
+package dipstick.intake.describe;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a field is made of. One of the first four says where its text comes from; the others say what becomes of it, in
+ * the order in which they stand here.
+ *
+ * @param column a column, by name
+ * @param columns several columns, those that are not blank joined
+ * @param constant a text that is always the same
+ * @param each of a record for each of several columns: the column's name, or what stands in its cell
+ * @param joined what stands between several columns; a space where it is absent
+ * @param part a part of the text
+ * @param values what words of the file are here, compared as text is
+ * @param others what becomes of a word that is not among them
+ * @param split between several texts in a cell, where the field holds several
+ */
+public record Maker(
+        Optional<String> column,
+        List<String> columns,
+        Optional<String> constant,
+        Optional<OfEach> each,
+        Optional<String> joined,
+        Optional<Part> part,
+        Map<String, String> values,
+        Others others,
+        Optional<String> split) {
+    public Maker(
+            Optional<String> column,
+            @Nullable List<String> columns,
+            Optional<String> constant,
+            Optional<OfEach> each,
+            Optional<String> joined,
+            Optional<Part> part,
+            @Nullable Map<String, String> values,
+            @Nullable Others others,
+            Optional<String> split) {
+        this.column = column;
+        this.columns = columns == null ? List.of() : List.copyOf(columns);
+        this.constant = constant;
+        this.each = each;
+        this.joined = joined;
+        this.part = part;
+        this.values = values == null ? Map.of() : Collections.unmodifiableMap(new LinkedHashMap<>(values));
+        this.others = others == null ? Others.KEEP : others;
+        this.split = split;
+    }
+
+    public static Maker ofColumn(String column) {
+        return new Maker(
+                Optional.of(column),
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Map.of(),
+                Others.KEEP,
+                Optional.empty());
+    }
+
+    public static Maker ofConstant(String text) {
+        return new Maker(
+                Optional.empty(),
+                List.of(),
+                Optional.of(text),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Map.of(),
+                Others.KEEP,
+                Optional.empty());
+    }
+
+    public static Maker ofEach(OfEach each) {
+        return new Maker(
+                Optional.empty(),
+                List.of(),
+                Optional.empty(),
+                Optional.of(each),
+                Optional.empty(),
+                Optional.empty(),
+                Map.of(),
+                Others.KEEP,
+                Optional.empty());
+    }
+
+    public Maker part(String split, int take) {
+        return new Maker(
+                column,
+                columns,
+                constant,
+                each,
+                joined,
+                Optional.of(new Part(split, take)),
+                values,
+                others,
+                this.split);
+    }
+
+    public Maker translated(Map<String, String> words, Others rest) {
+        return new Maker(column, columns, constant, each, joined, part, words, rest, split);
+    }
+
+    public Maker splitAt(String between) {
+        return new Maker(column, columns, constant, each, joined, part, values, others, Optional.of(between));
+    }
+
+    public enum OfEach {
+        NAME,
+        CELL
+    }
+
+    /** What becomes of a word that is not among those to be translated. */
+    public enum Others {
+        KEEP,
+        BLANK,
+        /** The row is told and left out. */
+        LEAVE_OUT
+    }
+
+    /** @param take the place of the part that is meant, from 1 */
+    public record Part(String split, int take) {}
+
+    /** The columns of which it is made. */
+    public Stream<String> allColumns() {
+        return Stream.concat(column.stream(), columns.stream());
+    }
+}

@@ -1,0 +1,46 @@
+package dipstick.intake.describe;
+
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How the table is found in a file; what is absent is found out from the file.
+ *
+ * @param headerLines how many lines its header has, 1 or 2
+ * @param columns the names of all columns, by which files of this kind are known again
+ * @param leaveOut rows that are none of the table, such as a total
+ */
+public record TableShape(
+        Optional<String> encoding,
+        Optional<String> separator,
+        Optional<String> sheet,
+        int headerLines,
+        List<String> columns,
+        List<LeaveOut> leaveOut) {
+    static final TableShape ANY =
+            new TableShape(Optional.empty(), Optional.empty(), Optional.empty(), 1, List.of(), List.of());
+
+    public TableShape(
+            Optional<String> encoding,
+            Optional<String> separator,
+            Optional<String> sheet,
+            int headerLines,
+            @Nullable List<String> columns,
+            @Nullable List<LeaveOut> leaveOut) {
+        this.encoding = encoding;
+        this.separator = separator;
+        this.sheet = sheet;
+        this.headerLines = Math.max(1, headerLines);
+        this.columns = columns == null ? List.of() : List.copyOf(columns);
+        this.leaveOut = leaveOut == null ? List.of() : List.copyOf(leaveOut);
+    }
+
+    /**
+     * Rows that are left out.
+     *
+     * @param column whose cell is looked at
+     * @param startsWith the words with which the cell begins, compared as text is; a blank cell where it is empty
+     */
+    public record LeaveOut(String column, String startsWith) {}
+}

@@ -1,0 +1,297 @@
+package dipstick.intake.make;
+
+import dipstick.core.export.FieldCell;
+import dipstick.core.records.EventRecord;
+import dipstick.core.records.Field;
+import dipstick.core.records.FieldValue;
+import dipstick.core.records.Fields;
+import dipstick.core.records.PersonRecord;
+import dipstick.core.text.NormalText;
+import dipstick.intake.describe.Intake;
+import dipstick.intake.describe.Maker;
+import dipstick.intake.make.Trouble.Reason;
+import dipstick.intake.rows.Cell;
+import dipstick.intake.rows.Row;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Makes records of the rows of one file, as its intake says. */
+public final class RecordMaking {
+    private final Intake intake;
+    private final ZoneId zone;
+    private final PeopleKnown known;
+    private final MadeSink sink;
+
+    private final TableReader table;
+    private final MakerPlan number;
+    private final List<FieldPlan> by;
+    private final List<FieldPlan> ofPeople;
+    private final List<EventPlan> ofEvents;
+
+    /** A person may stand in many rows; what they say together is one record. */
+    private final Map<String, Person> people = new LinkedHashMap<>();
+
+    private final Set<String> eventIds = new HashSet<>();
+    private int rows;
+
+    private record Person(long line, Map<String, FieldValue> values) {}
+
+    private record EventPlan(
+            Intake.EventsOf about, List<FieldPlan> fields, List<MakerPlan> identity, List<Integer> unlessBlank) {}
+
+    private RecordMaking(TableReader table, Intake intake, ZoneId zone, PeopleKnown known, MadeSink sink) {
+        this.table = table;
+        this.intake = intake;
+        this.zone = zone;
+        this.known = known;
+        this.sink = sink;
+        this.number = plan(intake.whose().number().orElse(Maker.ofConstant("")));
+        this.by = fields(intake.whose().by(), Fields.PERSON);
+        this.ofPeople = intake.people()
+                .map(made -> fields(made.fields(), Fields.PERSON))
+                .orElse(List.of());
+        this.ofEvents = intake.events().stream().map(this::eventPlan).toList();
+    }
+
+    /** How many rows were read, and how many of them the intake left out. */
+    public record Read(int rows, int leftOut) {}
+
+    /**
+     * Reads a file to its end; people are handed on last, since any row may say more of them.
+     *
+     * @throws dipstick.intake.rows.UnreadableRows where the file, or the rest of it, is none that the intake describes
+     */
+    public static Read read(Path file, Intake intake, ZoneId zone, PeopleKnown known, MadeSink sink)
+            throws IOException {
+        try (TableReader table = TableReader.open(file, intake)) {
+            return new RecordMaking(table, intake, zone, known, sink).all();
+        }
+    }
+
+    /** The custom fields of people that the intake makes. */
+    public static List<Field> customOfPeople(Intake intake) {
+        return intake.people().stream()
+                .flatMap(made -> custom(made.fields().keySet(), Fields.PERSON))
+                .toList();
+    }
+
+    public static List<Field> customOfEvents(Intake intake) {
+        return intake.events().stream()
+                .flatMap(made -> custom(made.fields().keySet(), Fields.EVENT))
+                .distinct()
+                .toList();
+    }
+
+    private static Stream<Field> custom(Set<String> names, Fields known) {
+        return names.stream()
+                .flatMap(name -> known.written(name).stream())
+                .filter(field -> known.find(field.name()).isEmpty());
+    }
+
+    private Read all() throws IOException {
+        for (Optional<Row> row = table.next(); row.isPresent(); row = table.next()) {
+            rows++;
+            make(row.get());
+        }
+        people.forEach((id, person) -> sink.person(person.line(), new PersonRecord(id, person.values())));
+        return new Read(rows, table.leftOut());
+    }
+
+    private void make(Row row) {
+        if (!table.fits(row)) {
+            sink.trouble(new Trouble(
+                    row.line(),
+                    "",
+                    Reason.OTHER_CELLS,
+                    "",
+                    "The row has " + row.cells().size() + " cells where the header has "
+                            + table.columns().names().size() + "."));
+            return;
+        }
+        Optional<String> person = personOf(row);
+        if (person.isPresent()) {
+            if (!ofPeople.isEmpty()) {
+                person(row, person.get());
+            }
+            ofEvents.forEach(plan -> events(row, person.get(), plan));
+        }
+    }
+
+    private Optional<String> personOf(Row row) {
+        if (intake.whose().number().isPresent()) {
+            String id = number.make(row, MakerPlan.One.NONE).cell().text();
+            if (id.isEmpty()) {
+                trouble(row, number.columnNames(), Reason.NO_PERSON, "The row does not say whose it is.");
+                return Optional.empty();
+            }
+            return Optional.of(id);
+        }
+        Map<String, FieldValue> values = new HashMap<>();
+        List<Trouble> troubles = new ArrayList<>();
+        by.forEach(field -> field.make(row, MakerPlan.One.NONE, values, troubles::add));
+        if (!troubles.isEmpty()) {
+            troubles.forEach(sink::trouble);
+            return Optional.empty();
+        }
+        if (values.size() < by.size()) {
+            trouble(row, "", Reason.NO_PERSON, "A field is blank by which it would be known whose the row is.");
+            return Optional.empty();
+        }
+        List<String> found = known.find(values);
+        if (found.size() > 1) {
+            trouble(
+                    row,
+                    "",
+                    Reason.PERSON_FOUND_TWICE,
+                    "Several people on file fit: " + String.join(", ", found) + ".");
+            return Optional.empty();
+        }
+        if (found.isEmpty() && intake.people().isEmpty() && known.mustBeFound()) {
+            trouble(row, "", Reason.PERSON_NOT_FOUND, "Nobody on file fits: " + madeOf(values) + ".");
+            return Optional.empty();
+        }
+        return Optional.of(found.isEmpty() ? madeOf(values) : found.getFirst());
+    }
+
+    /** A number made of the fields by which somebody is known, the same for the same fields. */
+    private String madeOf(Map<String, FieldValue> values) {
+        return by.stream()
+                .map(field ->
+                        NormalText.of(FieldCell.of(values.get(field.field().name()))))
+                .collect(Collectors.joining(" "));
+    }
+
+    private void person(Row row, String id) {
+        Map<String, FieldValue> values = new HashMap<>();
+        List<Trouble> troubles = new ArrayList<>();
+        ofPeople.forEach(field -> field.make(row, MakerPlan.One.NONE, values, troubles::add));
+        values.put("id", new FieldValue.OfText(id));
+        if (!troubles.isEmpty()) {
+            troubles.forEach(sink::trouble);
+            return;
+        }
+        Person before = people.putIfAbsent(id, new Person(row.line(), values));
+        if (before != null) {
+            values.forEach((field, value) -> {
+                FieldValue said = before.values().putIfAbsent(field, value);
+                if (said != null && !said.equals(value)) {
+                    trouble(
+                            row,
+                            field,
+                            Reason.PERSON_DIFFERS,
+                            "The same person is said otherwise in line " + before.line() + ", which is kept.");
+                }
+            });
+        }
+    }
+
+    private void events(Row row, String person, EventPlan plan) {
+        List<Integer> needed = plan.unlessBlank();
+        if (!needed.isEmpty() && needed.stream().allMatch(column -> number.isEmpty(row.at(column)))) {
+            return;
+        }
+        if (plan.about().each().isEmpty()) {
+            event(row, person, plan, MakerPlan.One.NONE);
+            return;
+        }
+        Intake.Each each = plan.about().each().get();
+        for (String column : each.columns()) {
+            int place = table.columns().find(column).orElse(-1);
+            Cell cell = place < 0 ? Cell.blank() : row.at(place);
+            for (Cell one : each.split().map(between -> parts(cell, between)).orElse(List.of(cell))) {
+                if (!number.isEmpty(one)) {
+                    event(row, person, plan, new MakerPlan.One(column, one));
+                }
+            }
+        }
+    }
+
+    private static List<Cell> parts(Cell cell, String between) {
+        return Stream.of(cell.text().split(Pattern.quote(between), -1))
+                .<Cell>map(Cell.Text::new)
+                .toList();
+    }
+
+    private void event(Row row, String person, EventPlan plan, MakerPlan.One one) {
+        Map<String, FieldValue> values = new HashMap<>();
+        List<Trouble> troubles = new ArrayList<>();
+        plan.fields().forEach(field -> field.make(row, one, values, troubles::add));
+        values.put("person_id", new FieldValue.OfText(person));
+        if (!intake.source().isEmpty()) {
+            values.putIfAbsent("source", new FieldValue.OfText(intake.source()));
+        }
+        if (!plan.identity().isEmpty()) {
+            values.put("id", new FieldValue.OfText(identity(row, one, plan)));
+        }
+        if (troubles.isEmpty() && !values.containsKey("kind")) {
+            trouble(row, "", Reason.NO_KIND, "The row does not say what kind of record it is.");
+            return;
+        }
+        troubles.forEach(sink::trouble);
+        if (troubles.isEmpty()) {
+            EventRecord event = new EventRecord(values);
+            if (event.id().isEmpty() || eventIds.add(event.id())) {
+                sink.event(row.line(), event);
+            } else {
+                trouble(row, "", Reason.ID_TWICE, "“" + event.id() + "” is the id of another row of the file.");
+            }
+        }
+    }
+
+    private String identity(Row row, MakerPlan.One one, EventPlan plan) {
+        return Stream.concat(
+                        Stream.of(intake.source()),
+                        plan.identity().stream()
+                                .map(part -> part.make(row, one).cell().text()))
+                .filter(part -> !part.isEmpty())
+                .collect(Collectors.joining("/"));
+    }
+
+    private void trouble(Row row, String column, Reason reason, String said) {
+        sink.trouble(new Trouble(row.line(), column, reason, "", said));
+    }
+
+    private EventPlan eventPlan(Intake.EventsOf about) {
+        return new EventPlan(
+                about,
+                fields(about.fields(), Fields.EVENT),
+                about.identity().stream().map(this::plan).toList(),
+                about.unlessBlank().stream()
+                        .flatMap(name -> table.columns().find(name).stream().boxed())
+                        .toList());
+    }
+
+    private List<FieldPlan> fields(Map<String, Maker> makers, Fields known) {
+        WrittenDates dates = new WrittenDates(intake.written(), zone);
+        WrittenNumbers numbers = new WrittenNumbers(intake.written().decimal());
+        List<String> order = known.names();
+        // A unit of its own is there before one that stands beside a value.
+        return makers.entrySet().stream()
+                .flatMap(entry -> known.written(entry.getKey()).stream()
+                        .map(field -> new FieldPlan(field, plan(entry.getValue()), dates, numbers)))
+                .sorted(Comparator.comparing(
+                                (FieldPlan plan) -> plan.field().name().equals("value"))
+                        .thenComparingInt(plan -> order.indexOf(plan.field().name())))
+                .toList();
+    }
+
+    private MakerPlan plan(Maker maker) {
+        return new MakerPlan(
+                maker,
+                table.columns(),
+                intake.written().empty().stream().map(NormalText::of).collect(Collectors.toUnmodifiableSet()));
+    }
+}

@@ -1,0 +1,28 @@
+package dipstick.intake.make;
+
+/**
+ * What is wrong with a row, or a cell of it; what would have been made of it is left out.
+ *
+ * @param column as the file names it; empty where the whole row is meant
+ * @param cell as it was written
+ * @param said a sentence for a person
+ */
+public record Trouble(long line, String column, Reason reason, String cell, String said) {
+    /** Troubles of one reason are mended in one way. */
+    public enum Reason {
+        NO_DATE,
+        DATE_EITHER_WAY,
+        NO_NUMBER,
+        NO_FLAG,
+        WORD_UNKNOWN,
+        BROKEN_CELL,
+        NOT_DECODED,
+        NO_PERSON,
+        PERSON_NOT_FOUND,
+        PERSON_FOUND_TWICE,
+        NO_KIND,
+        OTHER_CELLS,
+        PERSON_DIFFERS,
+        ID_TWICE
+    }
+}

@@ -1,0 +1,372 @@
+package dipstick.intake.propose;
+
+import dipstick.core.text.NormalText;
+import dipstick.intake.describe.Intake;
+import dipstick.intake.describe.Maker;
+import dipstick.intake.describe.Maker.OfEach;
+import dipstick.intake.describe.Maker.Others;
+import dipstick.intake.describe.Meaning;
+import dipstick.intake.describe.TableShape;
+import dipstick.intake.describe.Written;
+import dipstick.intake.describe.Written.DateOrder;
+import dipstick.intake.describe.Written.Decimal;
+import dipstick.intake.propose.FieldNames.Meant;
+import dipstick.intake.propose.FieldNames.Of;
+import dipstick.intake.propose.Proposal.Certainty;
+import dipstick.intake.propose.Proposal.Choice;
+import dipstick.intake.propose.Proposal.Question;
+import dipstick.intake.propose.Proposal.What;
+import dipstick.intake.rows.Table;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Finds out what a table may mean: by the names of its columns, and by what stands in them. */
+public final class Proposing {
+    private static final FieldNames NAMES = FieldNames.ofTheTrade();
+    private static final String FULL_NAME = "full_name";
+
+    /** Fewer columns of numbers than these are no table with a column for each test. */
+    private static final int LEAST_WIDE = 2;
+
+    private final String fileName;
+    private final Table table;
+    private final TableProfile profile;
+    private final int thisYear;
+
+    private final Map<String, Maker> person = new LinkedHashMap<>();
+    private final Map<String, Maker> event = new LinkedHashMap<>();
+    private final Map<String, List<String>> becomes = new HashMap<>();
+    private final Map<String, Certainty> certainty = new HashMap<>();
+    private final List<Question> questions = new ArrayList<>();
+    private Optional<Maker> number = Optional.empty();
+    private List<String> wide = List.of();
+
+    private Proposing(String fileName, Table table, TableProfile profile, int thisYear) {
+        this.fileName = fileName;
+        this.table = table;
+        this.profile = profile;
+        this.thisYear = thisYear;
+    }
+
+    /**
+     * Reads the whole file.
+     *
+     * @throws dipstick.intake.rows.UnreadableRows where it is no table
+     */
+    public static Proposal of(String fileName, Path file, int thisYear) throws IOException {
+        Table table = Table.of(file, Table.Said.NOTHING);
+        return new Proposing(fileName, table, TableProfile.of(table), thisYear).propose();
+    }
+
+    private Proposal propose() {
+        boolean eventful = isOfEvents();
+        profile.profiles().forEach(column -> byName(column, eventful));
+        profile.profiles().forEach(this::byContent);
+        if (eventful) {
+            wideColumns();
+        }
+        Intake intake = intake(eventful);
+        List<Choice> choices = profile.profiles().stream()
+                .filter(column -> !column.name().isEmpty())
+                .map(this::choice)
+                .toList();
+        return new Proposal(intake, choices, questions, format(), profile.headerLine(), profile.rows());
+    }
+
+    /** Whether there is a column that no table of people has. */
+    private boolean isOfEvents() {
+        Set<String> ofEvents = profile.profiles().stream()
+                .flatMap(column -> NAMES.of(column.name()).stream())
+                .filter(meant -> meant.of() == Of.EVENT && !meant.field().equals("id"))
+                .map(Meant::field)
+                .collect(Collectors.toSet());
+        boolean anotherDate = profile.profiles().stream()
+                .anyMatch(column -> column.isDates()
+                        && !column.looksLikeBirths(thisYear)
+                        && NAMES.of(column.name())
+                                .map(meant -> meant.of() == Of.EVENT)
+                                .orElse(true));
+        return ofEvents.contains("on") || ofEvents.size() >= 2 || (!ofEvents.isEmpty() && anotherDate);
+    }
+
+    private void byName(ColumnProfile column, boolean eventful) {
+        NAMES.of(column.name()).ifPresent(meant -> {
+            switch (meant.of()) {
+                case NUMBER -> number(column, Certainty.CERTAIN);
+                case PERSON -> ofPerson(column, meant.field());
+                case BOTH -> put(eventful ? event : person, column, meant.field(), Certainty.CERTAIN, eventful);
+                case EVENT -> {
+                    if (eventful) {
+                        ofEvent(column, meant.field());
+                    } else if (meant.field().equals("id")) {
+                        number(column, Certainty.CERTAIN);
+                    }
+                }
+            }
+        });
+    }
+
+    private void number(ColumnProfile column, Certainty sure) {
+        if (number.isEmpty()) {
+            number = Optional.of(Maker.ofColumn(column.name()));
+            take(column, "person number", sure);
+        }
+    }
+
+    private void ofPerson(ColumnProfile column, String field) {
+        if (field.equals(FULL_NAME)) {
+            if (!person.containsKey("family_name") && column.isNamesInParts()) {
+                person.put("family_name", Maker.ofColumn(column.name()).part(",", 1));
+                person.put("given_name", Maker.ofColumn(column.name()).part(",", 2));
+                take(column, "family name, given name", Certainty.CERTAIN);
+            } else if (!person.containsKey("family_name")) {
+                put(person, column, "family_name", Certainty.LIKELY, false);
+            }
+            return;
+        }
+        boolean isDate = field.equals("birth_date") || field.equals("deceased_on");
+        put(person, column, field, !isDate || column.isDates() ? Certainty.CERTAIN : Certainty.LIKELY, false);
+    }
+
+    private void ofEvent(ColumnProfile column, String field) {
+        boolean fits = switch (field) {
+            case "on", "until", "recorded_on" -> column.isDates();
+            case "value" -> column.isNumbers();
+            default -> true;
+        };
+        put(event, column, field, fits ? Certainty.CERTAIN : Certainty.LIKELY, true);
+    }
+
+    private void put(Map<String, Maker> fields, ColumnProfile column, String field, Certainty sure, boolean ofEvent) {
+        if (fields.containsKey(field)) {
+            return;
+        }
+        Maker maker = Maker.ofColumn(column.name());
+        Map<String, String> words = NAMES.translations(field, new HashSet<>(column.words()));
+        fields.put(field, words.isEmpty() ? maker : maker.translated(words, Others.KEEP));
+        take(column, (ofEvent ? "record: " : "") + field.replace('_', ' '), sure);
+    }
+
+    private void take(ColumnProfile column, String field, Certainty sure) {
+        becomes.computeIfAbsent(column.name(), _ -> new ArrayList<>()).add(field);
+        certainty.merge(column.name(), sure, (one, other) -> one == Certainty.LIKELY ? one : other);
+    }
+
+    /** What no name told may be told by what stands there. */
+    private void byContent(ColumnProfile column) {
+        if (becomes.containsKey(column.name()) || column.name().isEmpty()) {
+            return;
+        }
+        if (column.isEmails()) {
+            put(person, column, "email", Certainty.LIKELY, false);
+        } else if (column.isSexes()) {
+            put(person, column, "sex", Certainty.LIKELY, false);
+        } else if (column.looksLikeBirths(thisYear)) {
+            put(person, column, "birth_date", Certainty.LIKELY, false);
+        } else if (column.isPhones()) {
+            put(person, column, person.containsKey("phone") ? "mobile" : "phone", Certainty.LIKELY, false);
+        } else if (column.isPostcodes() && person.containsKey("address")) {
+            put(person, column, "postcode", Certainty.LIKELY, false);
+        }
+    }
+
+    /** Several columns of numbers that mean nothing else, and no column of values: one for each test. */
+    private void wideColumns() {
+        if (event.containsKey("value")) {
+            return;
+        }
+        List<ColumnProfile> numbers = profile.profiles().stream()
+                .filter(column -> !becomes.containsKey(column.name()) && column.isNumbers())
+                .toList();
+        if (numbers.size() >= LEAST_WIDE) {
+            wide = numbers.stream().map(ColumnProfile::name).toList();
+            numbers.forEach(column -> take(column, "a record of its own: its value", Certainty.LIKELY));
+        }
+    }
+
+    private Intake intake(boolean eventful) {
+        Written written = written();
+        Map<String, Maker> by = number.isPresent() ? Map.of() : by();
+        if (number.isEmpty() && by.isEmpty()) {
+            questions.add(
+                    new Question(
+                            What.WHOSE,
+                            "No column seems to say whose a row is. Choose the person's number, or fields that tell people apart."));
+        }
+        if (eventful && !event.containsKey("kind")) {
+            kind();
+        }
+        if (eventful && !wide.isEmpty()) {
+            event.put("text", Maker.ofEach(OfEach.NAME));
+            event.put("value", Maker.ofEach(OfEach.CELL));
+        }
+        Optional<Intake.PeopleOf> people = person.isEmpty() && (eventful || number.isEmpty())
+                ? Optional.empty()
+                : Optional.of(new Intake.PeopleOf(person, Meaning.ADDS_AND_CHANGES, false));
+        List<Intake.EventsOf> events = eventful
+                ? List.of(new Intake.EventsOf(
+                        event,
+                        List.of(),
+                        event.containsKey("on") ? event.get("on").allColumns().toList() : List.of(),
+                        wide.isEmpty() ? Optional.empty() : Optional.of(new Intake.Each(wide, Optional.empty()))))
+                : List.of();
+        if (people.isEmpty() && events.isEmpty()) {
+            questions.add(new Question(What.NOTHING_MADE, "Nothing in the file looks like people or records."));
+        }
+        return new Intake(
+                Intake.FORMAT,
+                slug(fileName),
+                plainName(),
+                plainName(),
+                shape(),
+                written,
+                new Intake.Whose(number, by),
+                people,
+                events);
+    }
+
+    /** Who has the same name and birth date, and the same postcode where there is one. */
+    private Map<String, Maker> by() {
+        Map<String, Maker> by = new LinkedHashMap<>();
+        for (String field : List.of("family_name", "given_name", "birth_date", "postcode")) {
+            Maker maker = person.get(field);
+            if (maker != null) {
+                by.put(field, maker);
+            }
+        }
+        return by.containsKey("family_name") && by.containsKey("birth_date") ? by : Map.of();
+    }
+
+    private void kind() {
+        List<String> kinds = new ArrayList<>(NAMES.kindsIn(fileName.replaceFirst("\\.[^.]*$", "")));
+        if (kinds.size() != 1) {
+            kinds = profile.profiles().stream()
+                    .flatMap(column -> NAMES.kindsIn(column.name()).stream())
+                    .distinct()
+                    .collect(Collectors.toCollection(ArrayList::new));
+        }
+        if (kinds.size() != 1 && (event.containsKey("value") || !wide.isEmpty())) {
+            kinds = List.of("result");
+        }
+        String kind = kinds.size() == 1 ? kinds.getFirst() : "visit";
+        event.put("kind", Maker.ofConstant(kind));
+        if (kinds.size() != 1) {
+            questions.add(new Question(What.KIND, "What kind of record is a row? Nothing in the file says it."));
+        }
+    }
+
+    private Written written() {
+        List<ColumnProfile> dated = profile.profiles().stream()
+                .filter(column ->
+                        becomes.containsKey(column.name()) && column.order().isPresent())
+                .toList();
+        Set<DateOrder> told = dated.stream()
+                .map(column -> column.order().orElseThrow())
+                .filter(order -> order != DateOrder.OPEN)
+                .collect(Collectors.toSet());
+        boolean mixed = told.size() > 1 || dated.stream().anyMatch(ColumnProfile::hasBothOrders);
+        DateOrder order = told.size() == 1 && !mixed ? told.iterator().next() : DateOrder.OPEN;
+        if (mixed) {
+            questions.add(new Question(
+                    What.DATE_ORDER,
+                    "Some dates have the day first and some the month. Say which is right; the others are told."));
+        } else if (!dated.isEmpty() && order == DateOrder.OPEN) {
+            questions.add(new Question(
+                    What.DATE_ORDER,
+                    "Every date could be read either way, such as “" + example(dated.getFirst())
+                            + "”. Does the day or the month come first?"));
+        }
+        int commas = profile.profiles().stream()
+                .filter(this::holdsNumbers)
+                .mapToInt(ColumnProfile::decimalCommas)
+                .sum();
+        int points = profile.profiles().stream()
+                .filter(this::holdsNumbers)
+                .mapToInt(ColumnProfile::decimalPoints)
+                .sum();
+        if (commas > 0 && points > 0) {
+            questions.add(new Question(
+                    What.DECIMAL, "Some numbers have a decimal comma and some a point. Say which the file means."));
+        }
+        List<String> empty = profile.profiles().stream()
+                .flatMap(column -> column.emptyWords().stream())
+                .distinct()
+                .sorted()
+                .toList();
+        return new Written(order, 0, commas > points ? Decimal.COMMA : Decimal.POINT, empty);
+    }
+
+    /** Values may be words as well, such as “negative”. */
+    private boolean holdsNumbers(ColumnProfile column) {
+        boolean isValue =
+                event.containsKey("value") && event.get("value").allColumns().anyMatch(column.name()::equals);
+        return !column.isDates() && (isValue || column.isNumbers());
+    }
+
+    private static String example(ColumnProfile column) {
+        return column.examples().stream().findFirst().orElse("");
+    }
+
+    private TableShape shape() {
+        List<String> names = profile.columns().names().stream()
+                .filter(name -> !name.isEmpty())
+                .toList();
+        Optional<String> sheet = switch (table.how()) {
+            case Table.How.Text _ -> Optional.empty();
+            case Table.How.Workbook(String name) -> Optional.of(name).filter(one -> !one.isEmpty());
+            case Table.How.OpenDocument(String name) -> Optional.of(name).filter(one -> !one.isEmpty());
+        };
+        return new TableShape(
+                Optional.empty(), Optional.empty(), sheet, profile.headerLines(), names, profile.totals());
+    }
+
+    private Choice choice(ColumnProfile column) {
+        List<String> fields = becomes.getOrDefault(column.name(), List.of());
+        return new Choice(
+                column.name(),
+                fields,
+                fields.isEmpty() ? Certainty.LEFT_OUT : certainty.get(column.name()),
+                column.values(),
+                column.blanks(),
+                column.examples());
+    }
+
+    private String format() {
+        return switch (table.how()) {
+            case Table.How.Text(var charset, char separator) ->
+                "text in " + charset.displayName() + ", cells parted by "
+                        + switch (separator) {
+                            case ',' -> "commas";
+                            case ';' -> "semicolons";
+                            case '\t' -> "tabs";
+                            default -> "bars";
+                        };
+            case Table.How.Workbook _ -> "workbook (XLSX)";
+            case Table.How.OpenDocument _ -> "workbook (ODS)";
+        };
+    }
+
+    private String plainName() {
+        String name = fileName.replaceFirst("(?i)(\\.(csv|txt|tsv|xlsx|ods|zip|gz))+$", "")
+                .replaceAll("[\\d_\\-.]+$", "")
+                .replace('_', ' ')
+                .strip();
+        return name.isEmpty() ? "New intake" : name;
+    }
+
+    private static String slug(String name) {
+        String slug = NormalText.of(name.replaceFirst("\\.[^.]*$", ""))
+                .replaceAll("[^\\p{L}\\p{N}]+", "-")
+                .replaceAll("^-|-$", "");
+        return slug.isEmpty() ? "intake" : slug;
+    }
+}

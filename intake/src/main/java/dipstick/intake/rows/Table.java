@@ -1,0 +1,80 @@
+package dipstick.intake.rows;
+
+import java.io.IOException;
+import java.nio.charset.Charset;
+import java.nio.charset.IllegalCharsetNameException;
+import java.nio.charset.UnsupportedCharsetException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A file that is read as a table.
+ *
+ * @param how found out from the file, or said by whoever knows it
+ */
+public record Table(Path file, How how) {
+    /** How a file is read as a table. */
+    public sealed interface How {
+        record Text(Charset charset, char separator) implements How {}
+
+        /** @param sheet its name; empty for the first */
+        record Workbook(String sheet) implements How {}
+
+        /** @param sheet its name; empty for the first */
+        record OpenDocument(String sheet) implements How {}
+    }
+
+    /** What is said of how a file is to be read; what is not said is found out. */
+    public record Said(Optional<String> encoding, Optional<Character> separator, Optional<String> sheet) {
+        public static final Said NOTHING = new Said(Optional.empty(), Optional.empty(), Optional.empty());
+    }
+
+    /** @throws UnreadableRows where the file is no table */
+    public static Table of(Path file, Said said) throws IOException {
+        String sheet = said.sheet().orElse("");
+        How how = switch (Packed.Kind.of(file)) {
+            case XLSX -> new How.Workbook(sheet);
+            case ODS -> new How.OpenDocument(sheet);
+            case TEXT -> text(file, said);
+            case OLD_WORKBOOK ->
+                throw new UnreadableRows(
+                        1,
+                        "This is a workbook of the old kind (.xls) or one with a password. Save it as .xlsx without one"
+                                + " and send it again.");
+            case ZIP, GZIP -> throw new UnreadableRows(1, "This is an archive within an archive.");
+        };
+        return new Table(file, how);
+    }
+
+    private static How text(Path file, Said said) throws IOException {
+        Charset charset = said.encoding().isPresent() ? charset(said.encoding().get()) : Encoding.of(file);
+        char separator = said.separator().isPresent() ? said.separator().get() : Separator.of(file, charset);
+        return new How.Text(charset, separator);
+    }
+
+    private static Charset charset(String name) {
+        try {
+            return Charset.forName(name);
+        } catch (IllegalCharsetNameException | UnsupportedCharsetException unknown) {
+            throw new UnreadableRows(1, "There is no encoding “" + name + "”.");
+        }
+    }
+
+    public Rows open() throws IOException {
+        return switch (how) {
+            case How.Text(Charset charset, char separator) -> TextRows.open(file, charset, separator);
+            case How.Workbook(String sheet) -> WorkbookRows.open(file, sheet);
+            case How.OpenDocument(String sheet) -> OpenDocumentRows.open(file, sheet);
+        };
+    }
+
+    /** The names of the sheets; none where it is a text. */
+    public List<String> sheets() throws IOException {
+        return switch (how) {
+            case How.Text _ -> List.of();
+            case How.Workbook _ -> WorkbookRows.sheets(file);
+            case How.OpenDocument _ -> OpenDocumentRows.sheets(file);
+        };
+    }
+}

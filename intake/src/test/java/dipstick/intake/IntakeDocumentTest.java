@@ -1,0 +1,148 @@
+package dipstick.intake;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
+
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import dipstick.intake.describe.Intake;
+import dipstick.intake.describe.IntakeDocument;
+import dipstick.intake.describe.InvalidIntake;
+import dipstick.intake.propose.Proposing;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class IntakeDocumentTest {
+    private static final Schema SCHEMA = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+            .getSchema(IntakeDocument.schema());
+
+    /** Everything that a document may say. */
+    static final String WHOLE = """
+            {"format": "dipstick-intake/1", "id": "lab", "name": "Laboratory", "source": "Harbour lab",
+             "table": {"encoding": "windows-1252", "separator": ";", "headerLines": 1,
+                       "columns": ["No", "Name", "Taken", "Result", "Tags"],
+                       "leaveOut": [{"column": "No", "startsWith": "total"}]},
+             "written": {"dates": "day-first", "turningYear": 40, "decimal": "comma", "empty": ["n/a"]},
+             "whose": {"number": {"column": "No"}},
+             "people": {"fields": {"family_name": {"column": "Name", "part": {"split": ",", "take": 1}},
+                                   "given_name": {"column": "Name", "part": {"split": ",", "take": 2}},
+                                   "frailty:number": {"column": "Frail"}},
+                        "meaning": "only-adds", "blanksClear": true},
+             "events": [{"fields": {"kind": {"constant": "result"}, "on": {"column": "Taken"},
+                                    "value": {"column": "Result"},
+                                    "status": {"column": "State", "values": {"F": "final"}, "others": "leave-out"},
+                                    "text": {"columns": ["Panel", "Test"], "joined": ": "},
+                                    "keywords": {"column": "Tags", "split": ","}},
+                         "identity": [{"column": "No"}, {"column": "Taken"}],
+                         "unlessBlank": ["Taken"]},
+                        {"fields": {"kind": {"constant": "document"}, "text": {"each": "cell"}},
+                         "each": {"columns": ["Letters"], "split": ","}}]}
+            """;
+
+    @TempDir
+    private Path folder;
+
+    @Test
+    void a_document_comes_back_as_it_was() throws Exception {
+        Intake intake = IntakeDocument.read(WHOLE);
+        String written = IntakeDocument.written(intake);
+
+        assertThat(IntakeDocument.read(written)).isEqualTo(intake);
+        assertThat(SCHEMA.validate(WHOLE, InputFormat.JSON)).isEmpty();
+        assertThat(SCHEMA.validate(written, InputFormat.JSON)).isEmpty();
+    }
+
+    @Test
+    void what_is_proposed_is_a_document() throws Exception {
+        Path file = Files.writeString(
+                folder.resolve("x.csv"),
+                "Patient ID,Surname,DOB,Test,Result,Date\n1,Marl,17/05/1961,K,\"4,1\",1/12/2026\n");
+        String written =
+                IntakeDocument.written(Proposing.of("x.csv", file, 2026).intake());
+        assertThat(SCHEMA.validate(written, InputFormat.JSON)).as(written).isEmpty();
+        assertThat(IntakeDocument.written(IntakeDocument.read(written))).isEqualTo(written);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"id\": \"lab\", | \"id\": \" \", | /id",
+                "\"constant\": \"result\" | \"constant\": \"result\", \"column\": \"X\" | /events/0/fields/kind",
+                "\"kind\": {\"constant\": \"document\"}, | | /events/1/fields",
+                "\"family_name\" | \"family_name:date\" | /people/fields/family_name:date",
+                "{\"number\": {\"column\": \"No\"}} | {} | /whose",
+                "\"day-first\" | \"sometimes\" | /written/dates",
+                "\"source\" | \"sorce\" | /sorce",
+                "dipstick-intake/1 | dipstick-intake/2 | /format",
+            })
+    void each_mistake_is_named_with_its_spot(String right, String wrong, String pointer) {
+        String document = WHOLE.replace(right, wrong == null ? "" : wrong);
+        assertThat(document).isNotEqualTo(WHOLE);
+        InvalidIntake refused = catchThrowableOfType(InvalidIntake.class, () -> IntakeDocument.read(document));
+        assertThat(refused.problems()).anyMatch(problem -> problem.startsWith(pointer + ":"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"''", "[", "null", "[]", "7"})
+    void what_is_no_document_at_all_is_refused(String text) {
+        InvalidIntake refused = catchThrowableOfType(InvalidIntake.class, () -> IntakeDocument.read(text));
+        assertThat(refused.problems()).hasSize(1);
+    }
+
+    @Test
+    void every_part_of_it_does_what_it_says() throws Exception {
+        Path file =
+                Files.write(folder.resolve("lab.csv"), """
+                No;Name;Taken;Result;Tags;State;Panel;Test;Frail;Letters
+                1;Marl, Ada;1/2/26;1.204,5;oak, ash ,;F;Blood;K;3,5;first , second
+                2;Vask,Bo;n/a;3;;F;;;;
+                3;Tove;2.2.39;>7;;prelim;;K;;
+                total;;;;;;;;;
+                4;Ard;1/2/41;5
+                5;Ard;;;;;;;x;
+                """.getBytes(java.nio.charset.Charset.forName("windows-1252")));
+        Made made = Made.of(file, IntakeDocument.read(WHOLE));
+
+        assertThat(made.peopleInWords())
+                .containsExactly(
+                        "{family_name=Marl, frailty=3.5, given_name=Ada, id=1}",
+                        "{family_name=Vask, given_name=Bo, id=2}",
+                        "{family_name=Tove, id=3}");
+        assertThat(made.eventsInWords())
+                .containsExactly(
+                        "{id=Harbour lab/1/1/2/26, keywords=oak; ash, kind=result, on=2026-02-01, person_id=1,"
+                                + " source=Harbour lab, status=final, text=Blood: K, value=1204.5}",
+                        "{kind=document, person_id=1, source=Harbour lab, text=first}",
+                        "{kind=document, person_id=1, source=Harbour lab, text=second}");
+        assertThat(made.troublesInWords())
+                .containsExactly("4 State WORD_UNKNOWN", "6  OTHER_CELLS", "7 Frail NO_NUMBER");
+        assertThat(made.read).isEqualTo(new dipstick.intake.make.RecordMaking.Read(5, 1));
+    }
+
+    @Test
+    void rows_are_of_those_on_file_who_fit_and_of_nobody_else() throws Exception {
+        Intake intake = IntakeDocument.read("""
+                {"format": "dipstick-intake/1", "id": "v", "name": "V",
+                 "whose": {"by": {"birth_date": {"column": "born"}, "family_name": {"column": "name"}}},
+                 "events": [{"fields": {"kind": {"constant": "visit"}}}]}""");
+        Path file =
+                Files.writeString(folder.resolve("v.csv"), "name,born\nMarl,1950-02-03\nVask,1951\nTove,1952\n,1953\n");
+        Made made = Made.of(
+                file, intake, fields -> switch (fields.get("family_name").toString()) {
+                    case "OfText[text=Marl]" -> List.of("p1");
+                    case "OfText[text=Vask]" -> List.of("p2", "p3");
+                    default -> List.of();
+                });
+        assertThat(made.eventsInWords()).containsExactly("{kind=visit, person_id=p1}");
+        assertThat(made.troublesInWords())
+                .containsExactly("3  PERSON_FOUND_TWICE", "4  PERSON_NOT_FOUND", "5  NO_PERSON");
+    }
+}

@@ -39,6 +39,9 @@ public final class People {
     private static JsonNode take(Visitor coordinator, String address, String how) throws Exception {
         JsonNode view = coordinator.get(address).json();
         while (!view.get("stage").asString().equals("TAKEN")) {
+            if (view.get("stage").asString().equals("FAILED")) {
+                throw new AssertionError(view.toString());
+            }
             if (view.get("stage").asString().equals("CHECKED")) {
                 coordinator.post(address + "/take" + how, "");
             }

@@ -5,8 +5,10 @@ import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import java.io.BufferedReader;
+import java.io.FilterReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.charset.Charset;
 import java.nio.file.Files;
@@ -22,18 +24,21 @@ final class TextRows implements Rows {
     private static final Pattern LINE = Pattern.compile("line (\\d+)");
 
     private final CsvReader<CsvRecord> reader;
+    private final Quotes quotes;
     private final java.util.Iterator<CsvRecord> records;
     /** A line that only names the separator is none of the table. */
     private final boolean namesSeparator;
 
-    private TextRows(CsvReader<CsvRecord> reader, boolean namesSeparator) {
+    private TextRows(CsvReader<CsvRecord> reader, Quotes quotes, boolean namesSeparator) {
         this.reader = reader;
+        this.quotes = quotes;
         this.records = reader.iterator();
         this.namesSeparator = namesSeparator;
     }
 
     static TextRows open(Path file, Charset charset, char separator) throws IOException {
-        BufferedReader text = new BufferedReader(new InputStreamReader(Files.newInputStream(file), charset), 1 << 16);
+        Quotes quotes = new Quotes(new InputStreamReader(Files.newInputStream(file), charset));
+        BufferedReader text = new BufferedReader(quotes, 1 << 16);
         text.mark(8);
         if (text.read() != '\uFEFF') {
             text.reset();
@@ -45,13 +50,16 @@ final class TextRows implements Rows {
                 .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
                 .maxBufferSize(LONGEST_CELL)
                 .ofCsvRecord(text);
-        return new TextRows(reader, Separator.isNamed(file, charset));
+        return new TextRows(reader, quotes, Separator.isNamed(file, charset));
     }
 
     @Override
     public Optional<Row> next() {
         while (hasNext()) {
             CsvRecord record = records.next();
+            if (isCutOff(record)) {
+                throw broken(record.getStartingLineNumber());
+            }
             List<Cell> cells =
                     record.getFields().stream().<Cell>map(Cell.Text::new).toList();
             Row row = new Row(record.getStartingLineNumber(), cells);
@@ -68,15 +76,46 @@ final class TextRows implements Rows {
             return records.hasNext();
         } catch (CsvParseException broken) {
             Matcher line = LINE.matcher(String.valueOf(broken.getMessage()));
-            throw new UnreadableRows(
-                    line.find() ? Long.parseLong(line.group(1)) : 1,
-                    "From here on the file cannot be read as columns: a quote does not close where a cell ends, or a"
-                            + " cell is longer than a million characters.");
+            throw broken(line.find() ? Long.parseLong(line.group(1)) : 1);
         } catch (UncheckedIOException broken) {
             throw new UnreadableRows(
                     1,
                     "The file could not be read to its end: "
                             + broken.getCause().getMessage());
+        }
+    }
+
+    /** Whether a quote that is open at the end of the file took everything behind it into one cell. */
+    private boolean isCutOff(CsvRecord record) {
+        return quotes.areOdd() && record.getField(record.getFieldCount() - 1).indexOf('\n') >= 0 && !hasNext();
+    }
+
+    private static UnreadableRows broken(long line) {
+        return new UnreadableRows(
+                line,
+                "From here on the file cannot be read as columns: a quote does not close where a cell ends, or a"
+                        + " cell is longer than a million characters.");
+    }
+
+    /** Counts quotes: each that opens has one that closes. */
+    private static final class Quotes extends FilterReader {
+        private boolean odd;
+
+        Quotes(Reader text) {
+            super(text);
+        }
+
+        boolean areOdd() {
+            return odd;
+        }
+
+        @Override
+        public int read(char[] chars, int from, int length) throws IOException {
+            int read = super.read(chars, from, length);
+            for (int i = from; i < from + read; i++) {
+                odd ^= chars[i] == '"';
+            }
+            return read;
         }
     }
 

@@ -6,8 +6,6 @@ import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
 import dipstick.core.records.RecordFields;
 import dipstick.core.records.UnreadableFile;
-import dipstick.server.audit.Act;
-import dipstick.server.audit.AuditLog;
 import dipstick.server.personal.Erased;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
@@ -53,12 +51,11 @@ class Imports {
     private static final Duration LEFT_AFTER = Duration.ofHours(1);
 
     private final RecordsWriter writer;
-    private final ImportLogMapper log;
+    private final DeliveryLog deliveries;
     private final RecordsLoader loader;
     private final Views views;
     private final Erased erased;
     private final Today today;
-    private final AuditLog audit;
     private final TransactionTemplate transaction;
     private final Path folder;
     private final Map<String, Import> imports = new ConcurrentHashMap<>();
@@ -67,21 +64,19 @@ class Imports {
 
     Imports(
             RecordsWriter writer,
-            ImportLogMapper log,
+            DeliveryLog deliveries,
             RecordsLoader loader,
             Views views,
             Erased erased,
             Today today,
-            AuditLog audit,
             PlatformTransactionManager transactions,
             PracticeSettings settings) {
         this.writer = writer;
-        this.log = log;
+        this.deliveries = deliveries;
         this.loader = loader;
         this.views = views;
         this.erased = erased;
         this.today = today;
-        this.audit = audit;
         this.transaction = new TransactionTemplate(transactions);
         this.folder = settings.data().resolve("incoming");
     }
@@ -115,7 +110,7 @@ class Imports {
     }
 
     List<ImportLogMapper.Entry> latest() {
-        return log.latest();
+        return deliveries.latest();
     }
 
     /**
@@ -157,6 +152,7 @@ class Imports {
             try (InputStream bytes = open(one, read -> one.become(new Import.State.Checking(read)))) {
                 FileReading reading = new FileReading(today.zone(), erased.keptOut(), problems::add);
                 switch (one.kind()) {
+                    case OTHER -> throw new IllegalStateException("Read by its intake");
                     case PEOPLE ->
                         reading.people(bytes, loader.fields().people(), new FileReading.PeopleSink() {
                             @Override
@@ -208,8 +204,13 @@ class Imports {
         Import.State.Taken taken;
         try {
             taken = transaction.execute(_ -> {
-                Import.State.Taken written = write(one, everybody, loader.fields());
-                logTaken(one, written, who);
+                DeliveryLog.About about =
+                        new DeliveryLog.About(who, one.kind(), one.fileName(), "", Optional.of(one.file()));
+                long delivery = deliveries.begin(about);
+                Import.State.Taken written =
+                        write(one, everybody, loader.fields(), Optional.of(writer.notesOf(delivery)));
+                deliveries.finish(
+                        delivery, about, written.changes(), written.check().badLines(), written.unknownPeople());
                 return written;
             });
         } catch (RuntimeException failure) {
@@ -229,26 +230,7 @@ class Imports {
         }
     }
 
-    private void logTaken(Import one, Import.State.Taken taken, String who) {
-        int gone = taken.changes().goneRows();
-        audit.record(
-                who,
-                Act.RECORDS_BROUGHT_IN,
-                one.fileName() + (gone == 0 ? "" : "; " + gone + " people not in it left"));
-        log.insert(new ImportLogMapper.Entry(
-                today.now(),
-                who,
-                one.kind().name(),
-                one.fileName(),
-                taken.changes().newRows(),
-                taken.changes().changedRows(),
-                taken.changes().unchangedRows(),
-                gone,
-                taken.check().badLines(),
-                taken.unknownPeople()));
-    }
-
-    private Import.State.Taken write(Import one, boolean everybody, RecordFields known) {
+    private Import.State.Taken write(Import one, boolean everybody, RecordFields known, Optional<DeliveryNotes> notes) {
         FileCheck check = ((Import.State.Taking) one.state()).check();
         Set<String> unknownPeople = new HashSet<>();
         Changes.Sum changes = new Changes.Sum();
@@ -256,11 +238,12 @@ class Imports {
             // What is wrong with lines was said when the file was read through.
             FileReading reading = new FileReading(today.zone(), erased.keptOut(), _ -> {});
             switch (one.kind()) {
+                case OTHER -> throw new IllegalStateException("Read by its intake");
                 case PEOPLE -> {
-                    Writing writing = new Writing(changes, known.people());
+                    Writing writing = new Writing(changes, known.people(), notes);
                     reading.people(bytes, known.people(), writing);
                     if (everybody) {
-                        changes.add(writer.removeOthers(writing.named));
+                        changes.add(writer.removeOthers(writing.named, notes));
                     }
                 }
                 case EVENTS -> {
@@ -273,7 +256,7 @@ class Imports {
 
                         @Override
                         public void chunk(List<EventRecord> events) {
-                            changes.add(writer.writeEvents(events));
+                            changes.add(writer.writeEvents(events, notes));
                             events.stream()
                                     .map(EventRecord::personId)
                                     .filter(person -> !onFile.contains(person))
@@ -290,12 +273,14 @@ class Imports {
 
     private final class Writing implements FileReading.PeopleSink {
         private final Changes.Sum changes;
+        private final Optional<DeliveryNotes> notes;
         private Fields fields;
         private Set<String> spokenOf = Set.of();
         private final Set<String> named = new HashSet<>();
 
-        Writing(Changes.Sum changes, Fields known) {
+        Writing(Changes.Sum changes, Fields known, Optional<DeliveryNotes> notes) {
             this.changes = changes;
+            this.notes = notes;
             this.fields = known;
         }
 
@@ -308,7 +293,7 @@ class Imports {
 
         @Override
         public void chunk(List<PersonRecord> people) {
-            changes.add(writer.writePeople(people, spokenOf, fields));
+            changes.add(writer.writePeople(people, spokenOf, fields, notes));
             people.forEach(person -> named.add(person.id()));
         }
     }

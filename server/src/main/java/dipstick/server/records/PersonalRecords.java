@@ -19,12 +19,19 @@ class PersonalRecords implements PersonalData {
     private final RecordsMapper records;
     private final FieldsOnFile fields;
     private final RecordsLoader loader;
+    private final DeliveryMapper deliveries;
     private final Unshown unshown;
 
-    PersonalRecords(RecordsMapper records, FieldsOnFile fields, RecordsLoader loader, Unshown unshown) {
+    PersonalRecords(
+            RecordsMapper records,
+            FieldsOnFile fields,
+            RecordsLoader loader,
+            DeliveryMapper deliveries,
+            Unshown unshown) {
         this.records = records;
         this.fields = fields;
         this.loader = loader;
+        this.deliveries = deliveries;
         this.unshown = unshown;
     }
 
@@ -63,6 +70,9 @@ class PersonalRecords implements PersonalData {
     public void erase(String person, String stub, String by) {
         int gone = records.deletePerson(person) + records.deleteEventsOf(person);
         records.onFileAgain(person);
+        deliveries.eraseWhatWasDone(person);
+        deliveries.erasePerson(person);
+        deliveries.eraseEvents(person);
         if (gone > 0) {
             unshown.changing(
                     Set.of(person),

@@ -28,16 +28,27 @@ class RecordsController {
 
     record KindCount(String kind, int records, Optional<String> first, Optional<String> last) {}
 
+    /**
+     * A delivery.
+     *
+     * @param intake the name of the intake that read it; empty for our own format
+     * @param takenBack when and by whom it was taken back, where it was
+     */
     record Taken(
+            long id,
             String takenAt,
             String takenBy,
             FileKind kind,
             String fileName,
+            String intake,
             int newRows,
             int changedRows,
             int unchangedRows,
             int goneRows,
-            int badLines) {}
+            int badLines,
+            Optional<TakenBack> takenBack) {}
+
+    record TakenBack(String at, String by) {}
 
     /**
      * @param waiting records that count once their people are brought in
@@ -79,15 +90,21 @@ class RecordsController {
 
     private static Taken taken(ImportLogMapper.Entry entry) {
         return new Taken(
+                entry.id(),
                 entry.takenAt().toString(),
                 entry.takenBy(),
                 FileKind.valueOf(entry.kind()),
                 entry.fileName(),
+                Optional.ofNullable(entry.intake()).orElse(""),
                 entry.newRows(),
                 entry.changedRows(),
                 entry.unchangedRows(),
                 entry.goneRows(),
-                entry.badLines());
+                entry.badLines(),
+                Optional.ofNullable(entry.takenBackAt())
+                        .map(at -> new TakenBack(
+                                at.toString(),
+                                Optional.ofNullable(entry.takenBackBy()).orElse(""))));
     }
 
     private static List<KindCount> kinds(Events events) {

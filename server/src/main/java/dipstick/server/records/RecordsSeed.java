@@ -6,6 +6,7 @@ import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -28,10 +29,11 @@ public class RecordsSeed {
         Set<String> all = fields.all().stream().map(Field::name).collect(Collectors.toSet());
         writer.addCustomFieldsOfPeople(customFields, Fields.PERSON);
         for (int from = 0; from < people.size(); from += CHUNK) {
-            writer.writePeople(people.subList(from, Math.min(people.size(), from + CHUNK)), all, fields);
+            writer.writePeople(
+                    people.subList(from, Math.min(people.size(), from + CHUNK)), all, fields, Optional.empty());
         }
         for (int from = 0; from < events.size(); from += CHUNK) {
-            writer.writeEvents(events.subList(from, Math.min(events.size(), from + CHUNK)));
+            writer.writeEvents(events.subList(from, Math.min(events.size(), from + CHUNK)), Optional.empty());
         }
     }
 }

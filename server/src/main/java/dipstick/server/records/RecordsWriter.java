@@ -17,19 +17,24 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.apache.ibatis.session.ExecutorType;
 import org.apache.ibatis.session.SqlSessionFactory;
 import org.apache.ibatis.session.defaults.DefaultSqlSessionFactory;
 import org.mybatis.spring.SqlSessionTemplate;
+import org.springframework.context.annotation.DependsOn;
 import org.springframework.stereotype.Component;
 
 /** Writes records over those that they name, in batches; runs inside the caller's transaction. */
+// The session of its own knows the mappers that are there.
 @Component
+@DependsOn({"recordsMapper", "deliveryMapper"})
 class RecordsWriter {
     private final SqlSessionTemplate session;
     private final RecordsMapper batch;
+    private final DeliveryMapper deliveries;
     private final Unshown unshown;
     private final Today today;
 
@@ -40,6 +45,12 @@ class RecordsWriter {
         this.session =
                 new SqlSessionTemplate(new DefaultSqlSessionFactory(factory.getConfiguration()), ExecutorType.BATCH);
         this.batch = session.getMapper(RecordsMapper.class);
+        this.deliveries = session.getMapper(DeliveryMapper.class);
+    }
+
+    /** What is written with these notes can be taken back. */
+    DeliveryNotes notesOf(long delivery) {
+        return new DeliveryNotes(deliveries, delivery);
     }
 
     /** Adds the custom fields of people that the practice has not yet. */
@@ -67,7 +78,7 @@ class RecordsWriter {
      *
      * @param spokenOf the fields that the new records speak of; the others stay as they are
      */
-    Changes writePeople(List<PersonRecord> people, Set<String> spokenOf, Fields fields) {
+    Changes writePeople(List<PersonRecord> people, Set<String> spokenOf, Fields fields, Optional<DeliveryNotes> notes) {
         Map<String, PersonRecord> known = new HashMap<>();
         for (StoredPerson person :
                 batch.people(people.stream().map(PersonRecord::id).toArray(String[]::new))) {
@@ -80,12 +91,14 @@ class RecordsWriter {
         for (PersonRecord person : people) {
             PersonRecord before = known.get(person.id());
             if (before == null) {
+                notes.ifPresent(note -> note.addsPerson(person));
                 batch.insertPerson(RowMapping.row(person), now);
                 others.add(person.id());
                 added++;
             } else {
                 PersonRecord after = over(before, person, spokenOf);
                 if (!after.equals(before)) {
+                    notes.ifPresent(note -> note.changesPerson(after));
                     batch.updatePerson(RowMapping.row(after));
                     others.add(person.id());
                     changed++;
@@ -104,10 +117,13 @@ class RecordsWriter {
      *
      * @param ids of those who stay
      */
-    Changes removeOthers(Set<String> ids) {
+    Changes removeOthers(Set<String> ids, Optional<DeliveryNotes> notes) {
         List<String> others =
                 batch.personIds().stream().filter(id -> !ids.contains(id)).toList();
-        others.forEach(batch::deletePerson);
+        others.forEach(person -> {
+            notes.ifPresent(note -> note.removesPerson(person));
+            batch.deletePerson(person);
+        });
         if (!others.isEmpty()) {
             changed(others);
         }
@@ -130,7 +146,7 @@ class RecordsWriter {
     }
 
     /** Writes events; of those that are known by all their fields, the same one twice is one. */
-    Changes writeEvents(List<EventRecord> events) {
+    Changes writeEvents(List<EventRecord> events, Optional<DeliveryNotes> notes) {
         LocalDate now = today.day();
         Map<String, EventRow> rows = new LinkedHashMap<>();
         events.stream().map(RowMapping::row).forEach(row -> rows.putIfAbsent(row.recordKey(), row));
@@ -144,10 +160,12 @@ class RecordsWriter {
         for (EventRow row : rows.values()) {
             KnownEvent before = known.get(row.recordKey());
             if (before == null) {
+                notes.ifPresent(note -> note.addsEvent(row));
                 batch.insertEvent(row.cellsRecordedOn(now));
                 others.add(row.personId());
                 added++;
             } else if (!before.fingerprint().equals(row.fingerprint())) {
+                notes.ifPresent(note -> note.changesEvent(row));
                 batch.updateEvent(row.cells());
                 others.add(before.personId());
                 others.add(row.personId());

@@ -26,6 +26,11 @@ enum Scope {
             "DELETE /api/imports/{id}",
             "GET /api/imports/{id}/problems",
             "POST /api/imports/{id}/take",
+            "POST /api/deliveries",
+            "GET /api/deliveries/{id}",
+            "DELETE /api/deliveries/{id}",
+            "GET /api/deliveries/{id}/problems",
+            "POST /api/deliveries/{id}/take",
             "GET /api/records/standing"),
     /** See whether the server is well. */
     HEALTH_READ(Set.of(Role.ADMINISTRATOR), "GET /actuator/**");

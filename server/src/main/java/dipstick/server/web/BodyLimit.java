@@ -8,6 +8,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Set;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -21,11 +22,11 @@ class BodyLimit extends OncePerRequestFilter {
     static final int LARGEST = 4_000_000;
 
     /** A file of records is as large as it is, and goes to the disk as it comes. */
-    private static final String FILES = "/api/imports";
+    private static final Set<String> FILES = Set.of("/api/imports", "/api/deliveries");
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
-        return request.getRequestURI().equals(FILES);
+        return FILES.contains(request.getRequestURI());
     }
 
     @Override

@@ -1,0 +1,285 @@
+package dipstick.server.deliveries;
+
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.Reading;
+import dipstick.core.population.Population;
+import dipstick.intake.describe.Intake;
+import dipstick.intake.make.TableReader;
+import dipstick.intake.propose.Proposal;
+import dipstick.intake.propose.Proposing;
+import dipstick.intake.rows.Cell;
+import dipstick.intake.rows.Packed;
+import dipstick.intake.rows.Table;
+import dipstick.intake.rows.UnreadableRows;
+import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.Evaluators;
+import dipstick.server.criteria.SavedSet;
+import dipstick.server.deliveries.Delivery.Found;
+import dipstick.server.deliveries.Delivery.State;
+import dipstick.server.practice.PracticeSettings;
+import dipstick.server.practice.Today;
+import dipstick.server.records.RecordsIn;
+import jakarta.annotation.PostConstruct;
+import jakarta.annotation.PreDestroy;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Service;
+import org.springframework.util.FileSystemUtils;
+
+/** Brings files of other systems in: each is kept aside, tried by an intake, and then taken or left. */
+@Service
+class Deliveries {
+    private static final Logger LOG = LoggerFactory.getLogger(Deliveries.class);
+
+    private static final String OUR_MISTAKE = "Something went wrong on our side while the file was read. Nothing of it"
+            + " was taken; what was there before is kept. Try again.";
+
+    private static final Duration LEFT_AFTER = Duration.ofHours(1);
+    private static final int FIRST_ROWS = 8;
+
+    private final RecordsIn records;
+    private final Intakes intakes;
+    private final CriteriaSets sets;
+    private final Evaluators evaluators;
+    private final Today today;
+    private final Path folder;
+    private final Map<String, Delivery> deliveries = new ConcurrentHashMap<>();
+    /** One file is tried or taken at a time, since both write. */
+    private final ExecutorService working = Executors.newSingleThreadExecutor();
+
+    Deliveries(
+            RecordsIn records,
+            Intakes intakes,
+            CriteriaSets sets,
+            Evaluators evaluators,
+            Today today,
+            PracticeSettings settings) {
+        this.records = records;
+        this.intakes = intakes;
+        this.sets = sets;
+        this.evaluators = evaluators;
+        this.today = today;
+        this.folder = settings.data().resolve("deliveries");
+    }
+
+    /** Removes what a stop in the middle left behind; none of it was taken. */
+    @PostConstruct
+    void removeLeftovers() throws IOException {
+        FileSystemUtils.deleteRecursively(folder);
+    }
+
+    @PreDestroy
+    void stop() {
+        working.shutdown();
+    }
+
+    /** Keeps the file aside and begins to find out what it is. */
+    Delivery receive(String fileName, InputStream bytes) throws IOException {
+        String id = UUID.randomUUID().toString();
+        Path own = Files.createDirectories(folder.resolve(id));
+        Path file = own.resolve("sent");
+        long size;
+        try {
+            size = Files.copy(bytes, file);
+        } catch (IOException brokenOff) {
+            FileSystemUtils.deleteRecursively(own);
+            throw brokenOff;
+        }
+        Delivery received = new Delivery(id, fileName, size, own, file, today.now());
+        deliveries.put(id, received);
+        working.execute(() -> guarded(received, () -> findOut(received)));
+        return received;
+    }
+
+    Optional<Delivery> find(String id) {
+        return Optional.ofNullable(deliveries.get(id));
+    }
+
+    /** Forgets a file and what was read of it; what was taken stays. */
+    void forget(Delivery one) throws IOException {
+        deliveries.remove(one.id());
+        FileSystemUtils.deleteRecursively(one.folder());
+    }
+
+    /** What nobody took in an hour goes: it is of people, and lies about. */
+    @Scheduled(fixedDelay = 10, timeUnit = TimeUnit.MINUTES)
+    void forgetWhatWasLeft() throws IOException {
+        for (Delivery one : List.copyOf(deliveries.values())) {
+            if (one.isLeftSince(today.now().minus(LEFT_AFTER))) {
+                forget(one);
+            }
+        }
+    }
+
+    /** Tries the file anew by another intake; false while something is being done with it, or after it was taken. */
+    boolean tryBy(Delivery one, Intake intake) {
+        State before = one.state();
+        Optional<Found> found = switch (before) {
+            case State.Tried tried -> Optional.of(tried.found());
+            case State.Failed failed -> failed.found();
+            case State.Reading _, State.Trying _, State.Taking _, State.Taken _ -> Optional.empty();
+        };
+        if (found.isEmpty() || !one.become(before, new State.Trying(found.get(), intake))) {
+            return false;
+        }
+        working.execute(() -> guarded(one, () -> tryNow(one, found.get(), intake)));
+        return true;
+    }
+
+    /** Begins to take it; false where it was not tried, holds nothing, or is taken already. */
+    boolean take(Delivery one, String who) {
+        if (!(one.state() instanceof State.Tried tried)
+                || !tried.trial().isGood()
+                || !one.become(tried, new State.Taking(tried.found(), tried.intake(), tried.trial()))) {
+            return false;
+        }
+        working.execute(() -> guarded(one, () -> takeNow(one, tried, who)));
+        return true;
+    }
+
+    private interface Step {
+        void go() throws IOException;
+    }
+
+    private static void guarded(Delivery one, Step step) {
+        State before = one.state();
+        try {
+            step.go();
+        } catch (UnreadableRows unreadable) {
+            String where = unreadable.line() > 1 ? " (line " + unreadable.line() + ")" : "";
+            one.become(failed(before, unreadable.getMessage() + where + " Nothing was changed."));
+        } catch (IOException | RuntimeException failure) {
+            LOG.error("A delivery failed", failure);
+            one.become(failed(before, OUR_MISTAKE));
+        }
+    }
+
+    private static State failed(State before, String reason) {
+        return switch (before) {
+            case State.Trying(Found found, Intake intake) ->
+                new State.Failed(Optional.of(found), Optional.of(intake), reason);
+            case State.Taking taking ->
+                new State.Failed(Optional.of(taking.found()), Optional.of(taking.intake()), reason);
+            case State.Reading _, State.Tried _, State.Taken _, State.Failed _ ->
+                new State.Failed(Optional.empty(), Optional.empty(), reason);
+        };
+    }
+
+    private void findOut(Delivery one) throws IOException {
+        List<Packed.One> files = Packed.files(one.fileName(), one.file(), one.folder());
+        if (files.size() > 1) {
+            throw new UnreadableRows(
+                    1, "The archive holds " + files.size() + " files. Send them one by one, so that each is seen.");
+        }
+        Packed.One file = files.getFirst();
+        Proposal proposal = Proposing.of(file.name(), file.file(), today.day().getYear());
+        List<String> columns = proposal.intake().table().columns();
+        Optional<Intake> known = intakes.ofColumns(columns);
+        Optional<Intake> near = known.or(() -> intakes.nearest(columns));
+        Found found =
+                new Found(file.name(), file.file(), proposal, known.isPresent(), firstRows(file.file(), proposal));
+        Intake intake = near.orElse(proposal.intake());
+        State.Trying trying = new State.Trying(found, intake);
+        one.become(trying);
+        guarded(one, () -> tryNow(one, found, intake));
+    }
+
+    private static List<List<String>> firstRows(Path file, Proposal proposal) throws IOException {
+        return TableReader.first(Table.of(file, Table.Said.NOTHING), 70).stream()
+                .filter(row -> row.line() > proposal.headerLine())
+                .limit(FIRST_ROWS)
+                .map(row -> row.cells().stream().map(Cell::text).toList())
+                .toList();
+    }
+
+    private void tryNow(Delivery one, Found found, Intake intake) throws IOException {
+        try (Troubles troubles = new Troubles(one.problemsFile())) {
+            Making making = new Making(found.file(), intake, today.zone(), records.finder(), troubles);
+            RecordsIn.Tried<List<Trial.Effect>> tried = records.tryOut(making, this::effects);
+            Trial trial = new Trial(
+                    making.rows().rows(),
+                    making.rows().leftOut(),
+                    troubles.groups(),
+                    troubles.badRows(),
+                    tried.brought(),
+                    troubles.firstRecords(),
+                    strange(found, intake),
+                    tried.seen(),
+                    records.lastTaken(found.file()));
+            one.become(new State.Tried(found, intake, trial));
+        }
+    }
+
+    /** What is otherwise than the intake expects of its files. */
+    private static List<String> strange(Found found, Intake intake) {
+        List<String> strange = new ArrayList<>();
+        List<String> here = found.proposal().intake().table().columns();
+        intake.table().columns().stream()
+                .filter(column -> here.stream().noneMatch(column::equalsIgnoreCase))
+                .forEach(column -> strange.add("The column “" + column + "” is missing."));
+        here.stream()
+                .filter(column -> !intake.table().columns().isEmpty())
+                .filter(column -> intake.table().columns().stream().noneMatch(column::equalsIgnoreCase))
+                .forEach(column -> strange.add("The column “" + column + "” is new; nothing is made of it."));
+        return strange;
+    }
+
+    private List<Trial.Effect> effects(Population wouldBe) {
+        Evaluator now = evaluators.asOf(Optional.empty());
+        Evaluator then = new Evaluator(wouldBe, now.asOf());
+        List<Trial.Effect> effects = new ArrayList<>();
+        for (SavedSet set : sets.inForce()) {
+            Optional<Reading> before = sets.readingOf(set.json(), now);
+            Optional<Reading> after = sets.readingOf(set.json(), then);
+            if (before.isPresent() && after.isPresent()) {
+                int joined = only(after.get(), before.get());
+                int left = only(before.get(), after.get());
+                if (joined + left > 0) {
+                    effects.add(new Trial.Effect(set.id(), set.name(), joined, left));
+                }
+            }
+        }
+        return effects;
+    }
+
+    /** People who are on one list and not on the other, by their ids: the two number them otherwise. */
+    private static int only(Reading one, Reading other) {
+        List<String> there = other.records().idsOf(other.list().yes());
+        java.util.Set<String> known = new java.util.HashSet<>(there);
+        return (int) one.records().idsOf(one.list().yes()).stream()
+                .filter(person -> !known.contains(person))
+                .count();
+    }
+
+    private void takeNow(Delivery one, State.Tried tried, String who) {
+        int badRows = tried.trial().badRows();
+        Making making =
+                new Making(tried.found().file(), tried.intake(), today.zone(), records.finder(), Unwatched.HERE);
+        RecordsIn.Taken taken = records.take(
+                making,
+                new RecordsIn.About(
+                        who,
+                        one.fileName(),
+                        tried.intake().name(),
+                        tried.found().file()),
+                _ -> badRows);
+        intakes.save(tried.intake(), who);
+        one.become(new State.Taken(
+                tried.found(), tried.intake(), tried.trial(), taken.delivery(), taken.brought(), taken.shown()));
+    }
+}

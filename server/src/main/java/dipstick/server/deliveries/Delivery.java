@@ -1,0 +1,101 @@
+package dipstick.server.deliveries;
+
+import dipstick.intake.describe.Intake;
+import dipstick.intake.propose.Proposal;
+import dipstick.server.records.RecordsIn.Brought;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
+
+/** One file of another system on its way in. */
+final class Delivery {
+    private final String id;
+    private final String fileName;
+    private final long bytes;
+    private final Path folder;
+    private final Path file;
+    private final Instant receivedAt;
+    private final AtomicReference<State> state = new AtomicReference<>(new State.Reading());
+
+    Delivery(String id, String fileName, long bytes, Path folder, Path file, Instant receivedAt) {
+        this.id = id;
+        this.fileName = fileName;
+        this.bytes = bytes;
+        this.folder = folder;
+        this.file = file;
+        this.receivedAt = receivedAt;
+    }
+
+    /**
+     * What was found out of the file.
+     *
+     * @param name of the file itself, where it came packed
+     * @param known whether an intake is for files of just this shape
+     * @param firstRows as they stand in the file
+     */
+    record Found(String name, Path file, Proposal proposal, boolean known, List<List<String>> firstRows) {}
+
+    sealed interface State {
+        record Reading() implements State {}
+
+        record Trying(Found found, Intake intake) implements State {}
+
+        record Tried(Found found, Intake intake, Trial trial) implements State {}
+
+        record Taking(Found found, Intake intake, Trial trial) implements State {}
+
+        record Taken(Found found, Intake intake, Trial trial, long delivery, Brought brought, boolean shown)
+                implements State {}
+
+        /** The reason says whether anything was changed. */
+        record Failed(Optional<Found> found, Optional<Intake> intake, String reason) implements State {}
+    }
+
+    String id() {
+        return id;
+    }
+
+    String fileName() {
+        return fileName;
+    }
+
+    long bytes() {
+        return bytes;
+    }
+
+    /** Everything that belongs to it lies here. */
+    Path folder() {
+        return folder;
+    }
+
+    Path file() {
+        return file;
+    }
+
+    Path problemsFile() {
+        return folder.resolve("problems.csv");
+    }
+
+    State state() {
+        return state.get();
+    }
+
+    void become(State next) {
+        state.set(next);
+    }
+
+    boolean become(State before, State next) {
+        return state.compareAndSet(before, next);
+    }
+
+    /** Whether nobody did anything with it since then, and nothing is being done with it now. */
+    boolean isLeftSince(Instant then) {
+        return receivedAt.isBefore(then)
+                && switch (state()) {
+                    case State.Reading _, State.Trying _, State.Taking _ -> false;
+                    case State.Tried _, State.Taken _, State.Failed _ -> true;
+                };
+    }
+}

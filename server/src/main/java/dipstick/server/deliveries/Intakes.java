@@ -1,0 +1,142 @@
+package dipstick.server.deliveries;
+
+import dipstick.core.text.NormalText;
+import dipstick.intake.describe.Intake;
+import dipstick.intake.describe.IntakeDocument;
+import dipstick.intake.describe.InvalidIntake;
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import dipstick.server.practice.Today;
+import dipstick.server.web.Problems;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The intakes of the practice, each version of which is kept. */
+@Service
+class Intakes {
+    private static final int LONGEST_ID = 200;
+    private static final int LONGEST_NAME = 400;
+    private static final int LONGEST_DOCUMENT = 500_000;
+
+    private final IntakeMapper mapper;
+    private final AuditLog audit;
+    private final Today today;
+
+    Intakes(IntakeMapper mapper, AuditLog audit, Today today) {
+        this.mapper = mapper;
+        this.audit = audit;
+        this.today = today;
+    }
+
+    List<SavedIntake> inForce() {
+        return mapper.inForce();
+    }
+
+    /** The newest first; refused where there is none. */
+    List<SavedIntake> versions(String id) {
+        List<SavedIntake> versions = mapper.versions(id);
+        if (versions.isEmpty()) {
+            throw Problems.refused(HttpStatus.NOT_FOUND, "no-such-intake", "There is no such intake here.");
+        }
+        return versions;
+    }
+
+    /** The one whose files have just these columns, wherever they stand. */
+    Optional<Intake> ofColumns(List<String> columns) {
+        Set<String> shape = shape(columns);
+        return inForce().stream()
+                .map(saved -> read(saved.document()))
+                .filter(intake -> shape(intake.table().columns()).equals(shape))
+                .findFirst();
+    }
+
+    /** The one that knows most of these columns, and at least two thirds of its own are among them. */
+    Optional<Intake> nearest(List<String> columns) {
+        Set<String> shape = shape(columns);
+        return inForce().stream()
+                .map(saved -> read(saved.document()))
+                .filter(intake -> common(intake, shape) * 3
+                        >= shape(intake.table().columns()).size() * 2L)
+                .filter(intake -> common(intake, shape) > 1)
+                .max(java.util.Comparator.comparingLong(intake -> common(intake, shape)));
+    }
+
+    private static long common(Intake intake, Set<String> shape) {
+        return shape(intake.table().columns()).stream().filter(shape::contains).count();
+    }
+
+    private static Set<String> shape(List<String> columns) {
+        return columns.stream().map(NormalText::of).collect(Collectors.toCollection(HashSet::new));
+    }
+
+    /** Reads a document; refused with each spot that is wrong. */
+    static Intake read(String document) {
+        if (document.length() > LONGEST_DOCUMENT) {
+            throw Problems.refused(
+                    HttpStatus.CONTENT_TOO_LARGE,
+                    "too-large",
+                    "An intake is never as long as this. Nothing was changed.");
+        }
+        try {
+            Intake intake = IntakeDocument.read(document);
+            if (intake.id().length() > LONGEST_ID || intake.name().length() > LONGEST_NAME) {
+                throw new InvalidIntake(List.of(
+                        "/name: the id has up to " + LONGEST_ID + " letters, the name up to " + LONGEST_NAME + "."));
+            }
+            return intake;
+        } catch (InvalidIntake invalid) {
+            throw Problems.refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "invalid-intake",
+                    "This is no intake: " + invalid.problems().getFirst(),
+                    invalid.problems().stream()
+                            .map(problem -> problem.split(": ", 2))
+                            .map(parts -> Map.of("pointer", parts[0], "message", parts[parts.length - 1]))
+                            .toList());
+        }
+    }
+
+    /** Keeps a new version where the document differs from the last. */
+    @Transactional
+    SavedIntake save(Intake intake, String who) {
+        String document = IntakeDocument.written(intake);
+        List<SavedIntake> before = mapper.versions(intake.id());
+        if (!before.isEmpty()
+                && !before.getFirst().retired()
+                && before.getFirst().document().equals(document)) {
+            return before.getFirst();
+        }
+        int version = before.isEmpty() ? 1 : before.getFirst().version() + 1;
+        SavedIntake saved = new SavedIntake(intake.id(), version, intake.name(), document, false, today.now(), who);
+        insert(saved);
+        audit.record(who, Act.INTAKE_SAVED, intake.name());
+        return saved;
+    }
+
+    /** Takes it out of use; its versions are kept. */
+    @Transactional
+    void retire(String id, String who) {
+        SavedIntake last = versions(id).getFirst();
+        if (!last.retired()) {
+            insert(new SavedIntake(id, last.version() + 1, last.name(), last.document(), true, today.now(), who));
+            audit.record(who, Act.INTAKE_SAVED, last.name());
+        }
+    }
+
+    private void insert(SavedIntake saved) {
+        try {
+            mapper.insert(saved);
+        } catch (DuplicateKeyException meanwhile) {
+            throw Problems.changedMeanwhile(
+                    "Somebody changed this intake at the same moment. Look at it, and save again.");
+        }
+    }
+}

@@ -1,0 +1,111 @@
+package dipstick.server.deliveries;
+
+import dipstick.core.records.EventRecord;
+import dipstick.core.records.Field;
+import dipstick.core.records.FieldValue;
+import dipstick.core.records.Fields;
+import dipstick.core.records.PersonRecord;
+import dipstick.intake.describe.Intake;
+import dipstick.intake.describe.Meaning;
+import dipstick.intake.make.MadeSink;
+import dipstick.intake.make.PeopleKnown;
+import dipstick.intake.make.RecordMaking;
+import dipstick.intake.make.Trouble;
+import dipstick.server.records.RecordsIn;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/** Makes records of a file as its intake says, for {@link RecordsIn}. */
+final class Making implements RecordsIn.Source {
+    private final Path file;
+    private final Intake intake;
+    private final ZoneId zone;
+    private final Function<Map<String, FieldValue>, List<String>> known;
+    private final Watch watch;
+    private RecordMaking.Read read = new RecordMaking.Read(0, 0);
+
+    /** Sees everything that is made, and everything that cannot be. */
+    interface Watch {
+        void person(PersonRecord person);
+
+        void event(EventRecord event);
+
+        void trouble(Trouble trouble);
+    }
+
+    Making(Path file, Intake intake, ZoneId zone, Function<Map<String, FieldValue>, List<String>> known, Watch watch) {
+        this.file = file;
+        this.intake = intake;
+        this.zone = zone;
+        this.known = known;
+        this.watch = watch;
+    }
+
+    RecordMaking.Read rows() {
+        return read;
+    }
+
+    @Override
+    public List<Field> customOfPeople() {
+        return RecordMaking.customOfPeople(intake);
+    }
+
+    @Override
+    public List<Field> customOfEvents() {
+        return RecordMaking.customOfEvents(intake);
+    }
+
+    @Override
+    public Set<String> cleared() {
+        return intake.people()
+                .filter(Intake.PeopleOf::blanksClear)
+                .map(people -> people.fields().keySet().stream()
+                        .flatMap(name -> Fields.PERSON.written(name).stream())
+                        .map(Field::name)
+                        .collect(Collectors.toUnmodifiableSet()))
+                .orElse(Set.of());
+    }
+
+    @Override
+    public boolean onlyAddsPeople() {
+        return intake.people()
+                .filter(people -> people.meaning() == Meaning.ONLY_ADDS)
+                .isPresent();
+    }
+
+    @Override
+    public boolean namesEverybody() {
+        return intake.people()
+                .filter(people -> people.meaning() == Meaning.NAMES_EVERYBODY)
+                .isPresent();
+    }
+
+    @Override
+    public void read(RecordsIn.Sink sink) throws IOException {
+        PeopleKnown people = known::apply;
+        read = RecordMaking.read(file, intake, zone, people, new MadeSink() {
+            @Override
+            public void person(long line, PersonRecord person) {
+                watch.person(person);
+                sink.person(person);
+            }
+
+            @Override
+            public void event(long line, EventRecord event) {
+                watch.event(event);
+                sink.event(event);
+            }
+
+            @Override
+            public void trouble(Trouble trouble) {
+                watch.trouble(trouble);
+            }
+        });
+    }
+}

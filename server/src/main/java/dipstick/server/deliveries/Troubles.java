@@ -1,0 +1,94 @@
+package dipstick.server.deliveries;
+
+import de.siegmar.fastcsv.writer.CsvWriter;
+import dipstick.core.export.FieldCell;
+import dipstick.core.records.EventRecord;
+import dipstick.core.records.FieldValue;
+import dipstick.core.records.PersonRecord;
+import dipstick.intake.make.Trouble;
+import dipstick.server.web.SafeCell;
+import java.io.Closeable;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Gathers what is wrong with a file, and its first records; all troubles are in a file besides. */
+final class Troubles implements Making.Watch, Closeable {
+    private static final int MOST_FIRST = 5;
+    private static final int MOST_RECORDS = 12;
+
+    private final CsvWriter csv;
+    private final Map<Trouble.Reason, List<Trouble>> first = new EnumMap<>(Trouble.Reason.class);
+    private final Map<Trouble.Reason, Integer> counts = new EnumMap<>(Trouble.Reason.class);
+    private final List<Map<String, String>> people = new ArrayList<>();
+    private final List<Map<String, String>> events = new ArrayList<>();
+    private long lastLine;
+    private int badRows;
+
+    Troubles(Path file) throws IOException {
+        this.csv = CsvWriter.builder().build(file);
+        csv.writeRecord("line", "column", "cell", "reason");
+    }
+
+    @Override
+    public void person(PersonRecord person) {
+        add(people, "person", person.values());
+    }
+
+    @Override
+    public void event(EventRecord event) {
+        add(events, "record", event.values());
+    }
+
+    private static void add(List<Map<String, String>> first, String what, Map<String, FieldValue> values) {
+        if (first.size() < MOST_RECORDS) {
+            Map<String, String> words = new LinkedHashMap<>();
+            words.put("", what);
+            values.forEach((field, value) -> words.put(field, FieldCell.of(value)));
+            first.add(words);
+        }
+    }
+
+    @Override
+    public void trouble(Trouble trouble) {
+        csv.writeRecord(
+                String.valueOf(trouble.line()),
+                SafeCell.of(trouble.column()),
+                SafeCell.of(trouble.cell()),
+                SafeCell.of(trouble.said()));
+        counts.merge(trouble.reason(), 1, Integer::sum);
+        List<Trouble> some = first.computeIfAbsent(trouble.reason(), _ -> new ArrayList<>());
+        if (some.size() < MOST_FIRST) {
+            some.add(trouble);
+        }
+        if (trouble.line() != lastLine) {
+            lastLine = trouble.line();
+            badRows++;
+        }
+    }
+
+    List<Trial.TroubleGroup> groups() {
+        return counts.entrySet().stream()
+                .map(one -> new Trial.TroubleGroup(one.getKey(), one.getValue(), List.copyOf(first.get(one.getKey()))))
+                .toList();
+    }
+
+    int badRows() {
+        return badRows;
+    }
+
+    List<Map<String, String>> firstRecords() {
+        List<Map<String, String>> all = new ArrayList<>(people);
+        all.addAll(events);
+        return List.copyOf(all);
+    }
+
+    @Override
+    public void close() throws IOException {
+        csv.close();
+    }
+}

@@ -1,0 +1,51 @@
+package dipstick.server.records;
+
+import dipstick.core.records.PersonRecord;
+import dipstick.server.records.DeliveryMapper.Did;
+import dipstick.server.web.Fingerprint;
+import java.util.Map;
+import java.util.TreeMap;
+
+/** Notes what a delivery does to each record, before it is done; runs in the batches of {@link RecordsWriter}. */
+final class DeliveryNotes {
+    static final String ADDED = "ADDED";
+    static final String CHANGED = "CHANGED";
+    static final String GONE = "GONE";
+
+    private final DeliveryMapper batch;
+    private final long delivery;
+
+    DeliveryNotes(DeliveryMapper batch, long delivery) {
+        this.batch = batch;
+        this.delivery = delivery;
+    }
+
+    void addsPerson(PersonRecord person) {
+        batch.insert(new Did(delivery, false, person.id(), person.id(), ADDED, fingerprint(person)));
+    }
+
+    void changesPerson(PersonRecord after) {
+        batch.keepPerson(delivery, after.id());
+        batch.insert(new Did(delivery, false, after.id(), after.id(), CHANGED, fingerprint(after)));
+    }
+
+    void removesPerson(String id) {
+        batch.keepPerson(delivery, id);
+        batch.insert(new Did(delivery, false, id, id, GONE, ""));
+    }
+
+    void addsEvent(EventRow row) {
+        batch.insert(new Did(delivery, true, row.recordKey(), row.personId(), ADDED, row.fingerprint()));
+    }
+
+    void changesEvent(EventRow row) {
+        batch.keepEvent(delivery, row.recordKey());
+        batch.insert(new Did(delivery, true, row.recordKey(), row.personId(), CHANGED, row.fingerprint()));
+    }
+
+    /** The same for the same values. */
+    static String fingerprint(PersonRecord person) {
+        Map<String, Object> inOrder = new TreeMap<>(person.values());
+        return Fingerprint.of(inOrder.toString());
+    }
+}

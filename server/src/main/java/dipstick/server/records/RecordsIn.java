@@ -1,0 +1,245 @@
+package dipstick.server.records;
+
+import dipstick.core.population.Population;
+import dipstick.core.records.EventRecord;
+import dipstick.core.records.Field;
+import dipstick.core.records.FieldValue;
+import dipstick.core.records.PersonRecord;
+import dipstick.core.records.RecordFields;
+import dipstick.server.personal.Erased;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Brings records in that something else makes of a file: tries it, or takes it. Both write everything in one
+ * transaction; a trial's is rolled back, so that it tells just what taking would do.
+ */
+@Service
+public class RecordsIn {
+    private static final int CHUNK = 1000;
+
+    private final RecordsWriter writer;
+    private final RecordsLoader loader;
+    private final Views views;
+    private final DeliveryLog deliveries;
+    private final Erased erased;
+    private final TransactionTemplate transaction;
+
+    RecordsIn(
+            RecordsWriter writer,
+            RecordsLoader loader,
+            Views views,
+            DeliveryLog deliveries,
+            Erased erased,
+            PlatformTransactionManager transactions) {
+        this.writer = writer;
+        this.loader = loader;
+        this.views = views;
+        this.deliveries = deliveries;
+        this.erased = erased;
+        this.transaction = new TransactionTemplate(transactions);
+    }
+
+    /** Takes records one by one. */
+    public interface Sink {
+        void person(PersonRecord person);
+
+        void event(EventRecord event);
+    }
+
+    /** What makes the records; it may be asked more than once, and makes the same. */
+    public interface Source {
+        List<Field> customOfPeople();
+
+        List<Field> customOfEvents();
+
+        /** The person fields that a blank cell clears. */
+        Set<String> cleared();
+
+        /** Whether people who are on file stay as they are. */
+        boolean onlyAddsPeople();
+
+        /** Whether whoever is not among its people goes off file. */
+        boolean namesEverybody();
+
+        void read(Sink sink) throws IOException;
+    }
+
+    /**
+     * What it did, or would do.
+     *
+     * @param gone people who go off file
+     * @param unknownPeople how many people events are of who are not on file
+     * @param erased records of people who were erased here, which are left out
+     */
+    public record Brought(
+            Counts people, Counts events, int gone, int unknownPeople, int erased, Set<String> peopleConcerned) {
+        public Brought {
+            peopleConcerned = Set.copyOf(peopleConcerned);
+        }
+    }
+
+    public record Counts(int added, int changed, int unchanged) {}
+
+    /** @param seen what the would-be records were asked */
+    public record Tried<T>(Brought brought, T seen) {}
+
+    /** @param shown whether the view shows them; else it is being tried again */
+    public record Taken(long delivery, Brought brought, boolean shown) {}
+
+    public record About(String who, String fileName, String intake, Path file) {}
+
+    /** @param look at everybody as they would be */
+    public <T> Tried<T> tryOut(Source source, Function<Population, T> look) {
+        return transaction.execute(status -> {
+            status.setRollbackOnly();
+            Brought brought = new Writing(source, Optional.empty()).all();
+            return new Tried<>(brought, look.apply(wouldBe(brought.peopleConcerned())));
+        });
+    }
+
+    /** @param badRows how many rows of the file are left out, since they cannot be read */
+    public Taken take(Source source, About about, Function<Brought, Integer> badRows) {
+        Taken taken = transaction.execute(_ -> {
+            DeliveryLog.About logged = new DeliveryLog.About(
+                    about.who(), FileKind.OTHER, about.fileName(), about.intake(), Optional.of(about.file()));
+            long delivery = deliveries.begin(logged);
+            Brought brought = new Writing(source, Optional.of(writer.notesOf(delivery))).all();
+            deliveries.finish(
+                    delivery,
+                    logged,
+                    new Changes(
+                            brought.people().added() + brought.events().added(),
+                            brought.people().changed() + brought.events().changed(),
+                            brought.people().unchanged() + brought.events().unchanged(),
+                            brought.gone(),
+                            Set.of()),
+                    badRows.apply(brought),
+                    brought.unknownPeople());
+            return new Taken(delivery, brought, false);
+        });
+        return new Taken(taken.delivery(), taken.brought(), views.show());
+    }
+
+    /** When the very same file was last taken, if it was, and was not taken back. */
+    public Optional<Instant> lastTaken(Path file) {
+        return deliveries.lastTaken(file);
+    }
+
+    private Population wouldBe(Set<String> people) {
+        Population before = views.current().population();
+        Population renewed = loader.of(people).population();
+        boolean sameFields = before.fields().equals(renewed.fields());
+        return sameFields ? before.with(renewed) : before;
+    }
+
+    /** Finds those who are on file now by several of their fields, compared as text is. */
+    public Function<Map<String, FieldValue>, List<String>> finder() {
+        return new PeopleByFields(views.current().population())::find;
+    }
+
+    private final class Writing implements Sink {
+        private final Source source;
+        private final Optional<DeliveryNotes> notes;
+        private final RecordFields known = loader.fields();
+        private final Predicate<String> keptOut = erased.keptOut();
+        private final Set<String> onFile = loader.personIds();
+        private final Set<String> named = new HashSet<>();
+        private final Set<String> unknown = new HashSet<>();
+        private final List<PersonRecord> people = new ArrayList<>();
+        private final List<EventRecord> events = new ArrayList<>();
+        private final Changes.Sum ofPeople = new Changes.Sum();
+        private final Changes.Sum ofEvents = new Changes.Sum();
+        private RecordFields fields = known;
+        private int leftOut;
+
+        Writing(Source source, Optional<DeliveryNotes> notes) {
+            this.source = source;
+            this.notes = notes;
+        }
+
+        Brought all() {
+            writer.addCustomFieldsOfPeople(source.customOfPeople(), known.people());
+            writer.addCustomFieldsOfEvents(source.customOfEvents(), known.events());
+            fields = new RecordFields(
+                    known.people().with(source.customOfPeople()), known.events().with(source.customOfEvents()));
+            try {
+                source.read(this);
+            } catch (IOException unreadable) {
+                throw new UncheckedIOException(unreadable);
+            }
+            writePeople();
+            writeEvents();
+            int gone = 0;
+            if (source.namesEverybody() && !named.isEmpty()) {
+                Changes others = writer.removeOthers(named, notes);
+                ofPeople.add(others);
+                gone = others.goneRows();
+            }
+            unknown.removeAll(named);
+            Changes people = ofPeople.whole();
+            Changes events = ofEvents.whole();
+            Set<String> concerned = new HashSet<>(people.people());
+            concerned.addAll(events.people());
+            return new Brought(counts(people), counts(events), gone, unknown.size(), leftOut, concerned);
+        }
+
+        private static Counts counts(Changes changes) {
+            return new Counts(changes.newRows(), changes.changedRows(), changes.unchangedRows());
+        }
+
+        @Override
+        public void person(PersonRecord person) {
+            if (keptOut.test(person.id())) {
+                leftOut++;
+                return;
+            }
+            named.add(person.id());
+            if (source.onlyAddsPeople() && onFile.contains(person.id())) {
+                return;
+            }
+            people.add(person);
+            if (people.size() == CHUNK) {
+                writePeople();
+            }
+        }
+
+        @Override
+        public void event(EventRecord event) {
+            if (keptOut.test(event.personId())) {
+                leftOut++;
+                return;
+            }
+            if (!onFile.contains(event.personId())) {
+                unknown.add(event.personId());
+            }
+            events.add(event);
+            if (events.size() == CHUNK) {
+                writeEvents();
+            }
+        }
+
+        private void writePeople() {
+            ofPeople.add(writer.writePeople(people, source.cleared(), fields.people(), notes));
+            people.clear();
+        }
+
+        private void writeEvents() {
+            ofEvents.add(writer.writeEvents(events, notes));
+            events.clear();
+        }
+    }
+}

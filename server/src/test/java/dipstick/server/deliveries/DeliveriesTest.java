@@ -1,0 +1,195 @@
+package dipstick.server.deliveries;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dipstick.server.People;
+import dipstick.server.RunningServer;
+import dipstick.server.RunningServer.Visitor;
+import dipstick.server.accounts.Role;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Files of other systems, from the first one to the next week's, and back again. */
+class DeliveriesTest {
+    private static final String LAB = """
+            Patient No;Surname;DOB;Test;Result;Unit;Taken on
+            l1;Marl;17/05/1961;Kalium;4,2;mmol/L;03/11/2026
+            l2;Vask;03/04/1958;eGFR;>90;mL/min;04/11/2026
+            l2;Vask;03/04/1958;eGFR;88;mL/min;31/02/2026
+            """;
+
+    private static final String HAS_KALIUM = """
+            {"format": "dipstick-criteria/1", "id": "kalium", "name": "Kalium known",
+             "include": [{"id": "k", "test": {"events": {"kinds": ["result"]}}}]}""";
+
+    private RunningServer server;
+    private Visitor orla;
+
+    @BeforeEach
+    void start(@TempDir Path folder) throws Exception {
+        server = RunningServer.over(folder, Clock.systemUTC());
+        orla = server.signedIn("orla", Role.COORDINATOR);
+    }
+
+    @AfterEach
+    void stop() {
+        server.stop();
+    }
+
+    @Test
+    void a_file_of_a_laboratory_is_seen_taken_and_known_again_next_week() throws Exception {
+        People.bringIn(orla, "PEOPLE", "id,family_name,phone\nl1,Marl,01632 960001\n");
+        People.publish(orla, "kalium", HAS_KALIUM);
+        JsonNode tried = send("lab results.csv", LAB);
+
+        assertThat(tried.get("stage").asString()).as(tried.toString()).isEqualTo("TRIED");
+        assertThat(tried.at("/found/known").asBoolean()).isFalse();
+        assertThat(counts(tried.at("/trial/brought"))).isEqualTo("people 1 new 1 changed, events 2 new 0 changed");
+        assertThat(tried.at("/trial/troubles/0/reason").asString()).isEqualTo("NO_DATE");
+        assertThat(tried.at("/trial/troubles/0/first/0/line").asInt()).isEqualTo(4);
+        assertThat(tried.at("/trial/effects"))
+                .as("told before it is taken")
+                .singleElement()
+                .satisfies(effect -> assertThat(effect.get("joined").asInt()).isEqualTo(2));
+        assertThat(overview().get("records").asInt())
+                .as("a trial keeps nothing")
+                .isZero();
+        assertThat(overview().get("people").asInt()).isEqualTo(1);
+
+        JsonNode taken = take(tried);
+        assertThat(counts(taken.get("taken"))).isEqualTo(counts(tried.at("/trial/brought")));
+        assertThat(overview().get("records").asInt()).isEqualTo(2);
+        assertThat(person("l1")).as("a second source fills what it knows").containsEntry("phone", "01632 960001");
+        assertThat(person("l1")).containsEntry("birth date", "17 May 1961");
+
+        JsonNode next =
+                send("lab results 2.csv", LAB.replace("4,2", "4,4") + "l3;Tove;01/02/1990;Kalium;3;mmol/L;1/12/2026\n");
+        assertThat(next.at("/found/known").asBoolean()).as("by its shape").isTrue();
+        assertThat(next.at("/trial/takenBefore").isMissingNode()
+                        || next.at("/trial/takenBefore").isNull())
+                .isTrue();
+        JsonNode same = send("lab results.csv", LAB);
+        assertThat(same.at("/trial/takenBefore").asString(""))
+                .as("the very same file")
+                .isNotEmpty();
+        assertThat(counts(same.at("/trial/brought"))).isEqualTo("people 0 new 0 changed, events 0 new 0 changed");
+    }
+
+    @Test
+    void what_is_open_is_asked_and_mended_before_it_is_taken() throws Exception {
+        JsonNode tried = send("people.csv", "Patient ID,Surname,Born\n1,Marl,03/04/1961\n2,Vask,05/06/1970\n");
+        assertThat(tried.at("/found/questions/0/what").asString()).isEqualTo("DATE_ORDER");
+        assertThat(tried.at("/trial/good").asBoolean())
+                .as("nothing that would come in empty")
+                .isFalse();
+        assertThat(orla.post(address(tried) + "/take", "").status()).isEqualTo(409);
+
+        ObjectNode intake = (ObjectNode) tried.get("intake");
+        intake.putObject("written").put("dates", "day-first");
+        JsonNode mended = settled(
+                orla.put(address(tried) + "/intake", intake.toString(), "").json());
+        assertThat(mended.at("/trial/badRows").asInt()).as(mended.toString()).isZero();
+        take(mended);
+        assertThat(person("1")).containsEntry("birth date", "3 Apr 1961");
+
+        intake.remove("whose");
+        assertThat(orla.put(address(tried) + "/intake", intake.toString(), "").type())
+                .isEqualTo("urn:dipstick:invalid-intake");
+        assertThat(orla.get("/api/intakes").json()).hasSize(1);
+    }
+
+    @Test
+    void a_delivery_is_taken_back_but_for_what_was_changed_since() throws Exception {
+        People.bringIn(orla, "PEOPLE", "id,family_name,birth_date\nl1,Marlowe,1950\n");
+        take(send("lab.csv", LAB));
+        People.bringIn(orla, "PEOPLE", "id,family_name\nl2,Vasker\n");
+
+        JsonNode imports = overview().get("imports");
+        String delivery = "/api/imports/taken/" + imports.get(1).get("id").asLong() + "/taking-back";
+        JsonNode look = orla.get(delivery).json();
+        assertThat(look.get("gone").asInt()).isEqualTo(3);
+        assertThat(look.get("asBefore").asInt()).isEqualTo(1);
+        assertThat(look.get("changedSince").asInt()).isEqualTo(1);
+        assertThat(look.get("people").get(0).asString()).isEqualTo("l2");
+
+        assertThat(orla.post(delivery, "").status()).isEqualTo(200);
+        assertThat(overview().get("records").asInt()).isZero();
+        assertThat(overview().get("people").asInt())
+                .as("who was changed since stays")
+                .isEqualTo(2);
+        assertThat(person("l1")).containsEntry("family name", "Marlowe").containsEntry("birth date", "1950");
+        assertThat(orla.post(delivery, "").type()).isEqualTo("urn:dipstick:taken-back-already");
+        assertThat(overview().at("/imports/1/takenBack/by").asString()).isEqualTo("orla");
+
+        JsonNode again = take(send("lab.csv", LAB));
+        assertThat(counts(again.get("taken"))).as("and taken again").startsWith("people 0 new 2 changed, events 2 new");
+    }
+
+    @Test
+    void what_cannot_be_read_says_so_and_changes_nothing() throws Exception {
+        for (Map.Entry<String, String> file : Map.of(
+                        "empty.csv", "",
+                        "words.txt", "nothing of the kind",
+                        "quote.csv", "Patient ID,Surname\n1,\"Marl\n2,Vask\n")
+                .entrySet()) {
+            JsonNode settled = send(file.getKey(), file.getValue());
+            boolean refused = settled.get("stage").asString().equals("FAILED")
+                    || !settled.at("/trial/good").asBoolean();
+            assertThat(refused).as(file.getKey() + settled).isTrue();
+            assertThat(settled.toString()).doesNotContain("Exception");
+        }
+        assertThat(overview().get("people").asInt()).isZero();
+    }
+
+    private static String counts(JsonNode brought) {
+        return "people " + brought.at("/people/added").asInt() + " new "
+                + brought.at("/people/changed").asInt() + " changed, events "
+                + brought.at("/events/added").asInt() + " new "
+                + brought.at("/events/changed").asInt() + " changed";
+    }
+
+    private JsonNode send(String name, String text) throws Exception {
+        String query = java.net.URLEncoder.encode(name, java.nio.charset.StandardCharsets.UTF_8);
+        return settled(orla.post("/api/deliveries?name=" + query, text).json());
+    }
+
+    private JsonNode take(JsonNode tried) throws Exception {
+        return settled(orla.post(address(tried) + "/take", "").json());
+    }
+
+    private static String address(JsonNode delivery) {
+        return "/api/deliveries/" + delivery.get("id").asString();
+    }
+
+    private JsonNode settled(JsonNode view) throws Exception {
+        JsonNode now = view;
+        while (List.of("READING", "TRYING", "TAKING").contains(now.get("stage").asString())) {
+            Thread.sleep(20);
+            now = orla.get(address(view)).json();
+        }
+        return now;
+    }
+
+    private JsonNode overview() throws Exception {
+        return orla.get("/api/records").json();
+    }
+
+    private Map<String, String> person(String id) throws Exception {
+        Map<String, String> details = new TreeMap<>();
+        orla.get("/api/people/" + id)
+                .json()
+                .get("details")
+                .forEach(one -> details.put(
+                        one.get("field").asString(), one.get("value").asString()));
+        return details;
+    }
+}

@@ -4,7 +4,15 @@ import { count } from '@/stick'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
 import { computed, ref, shallowRef, useTemplateRef } from 'vue'
-import { kindOf, sendFile, untilSettled, type ImportView, type Step } from './imports'
+import DeliverySheet from './DeliverySheet.vue'
+import {
+  kindOf,
+  sendFile,
+  untilSettled,
+  type DeliveryView,
+  type ImportView,
+  type Step,
+} from './imports'
 
 /** Brings one file in: send it, see what is in it and what is wrong with it, take its good lines or none. */
 const emit = defineEmits<{ taken: [] }>()
@@ -21,6 +29,9 @@ const everybody = ref(false)
 
 const inside = computed(() => (step.value.at === 'inside' ? step.value.file : undefined))
 const words = computed(() => (inside.value?.kind === 'PEOPLE' ? 'people' : 'records'))
+
+/** A file of another system that is on its way in. */
+const other = shallowRef<DeliveryView>()
 
 /** A number with its noun: 1 good line, 2 good lines. */
 function counted(number: number, noun: string): string {
@@ -67,13 +78,26 @@ async function start(file: File | null | undefined) {
   }
   waits.value = ''
   step.value = { at: 'sending', name: file.name, sent: 0, total: file.size }
+  other.value = undefined
   everybody.value = false
   try {
     const kind = kindOf((await file.slice(0, HEADER_BYTES).text()).split(/\r?\n/, 1)[0] ?? '')
-    const sent = await sendFile(file, kind, (bytes) => {
+    const name = encodeURIComponent(file.name)
+    const progress = (bytes: number) => {
       step.value = { at: 'sending', name: file.name, sent: bytes, total: file.size }
-    })
-    await untilSettled(sent.id, show)
+    }
+    if (kind === 'OTHER') {
+      const sent = await sendFile<DeliveryView>(file, `/api/deliveries?name=${name}`, progress)
+      step.value = { at: 'nothing' }
+      other.value = sent
+    } else {
+      const sent = await sendFile<ImportView>(
+        file,
+        `/api/imports?kind=${kind}&name=${name}`,
+        progress,
+      )
+      await untilSettled(`/api/imports/${sent.id}`, show)
+    }
   } catch (failure) {
     step.value = { at: 'refused', reason: sentenceOf(failure) }
   } finally {
@@ -95,7 +119,7 @@ async function take() {
         method: 'POST',
       }),
     )
-    const settled = await untilSettled(file.id, show)
+    const settled = await untilSettled(`/api/imports/${file.id}`, show)
     if (settled.stage === 'TAKEN') {
       emit('taken')
     }
@@ -132,12 +156,12 @@ function dropped(event: DragEvent) {
     @drop.prevent="dropped"
   >
     <div class="pick">
-      <label for="file">Bring in people or event records, as CSV</label>
+      <label for="file">Bring a file in, as any of your systems writes it</label>
       <input
         id="file"
         ref="picker"
         type="file"
-        accept=".csv,.tsv,.txt,text/csv"
+        accept=".csv,.tsv,.txt,.xlsx,.ods,.gz,.zip,text/csv"
         @change="start(picker?.files?.[0])"
       />
       <span class="quiet">
@@ -150,6 +174,14 @@ function dropped(event: DragEvent) {
     <p v-if="step.at === 'refused'" class="notice" role="alert">{{ step.reason }}</p>
 
     <p v-if="waits" class="notice" role="alert">{{ waits }}</p>
+
+    <DeliverySheet
+      v-if="other"
+      :key="other.id"
+      :delivery="other"
+      @taken="emit('taken')"
+      @left="other = undefined"
+    />
 
     <div v-if="inside" class="report" role="status">
       <p v-if="inside.stage === 'CHECKING'">Reading {{ inside.fileName }} through …</p>

@@ -4,19 +4,38 @@ import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords, timeWords } from '@/days'
 import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { ref, shallowRef } from 'vue'
 import ImportFile from './ImportFile.vue'
+import IntakeList from './IntakeList.vue'
+import TakeBackDialog from './TakeBackDialog.vue'
 
 const queries = useQueryClient()
 const { data, error } = useQuery({
   queryKey: ['records'],
   queryFn: () => send<Schemas['Overview']>('/api/records'),
 })
+/** The delivery that somebody is about to take back. */
+const back = shallowRef<Schemas['Taken']>()
+const said = ref('')
+
+function takenBack() {
+  said.value = `${back.value?.fileName ?? 'The file'} was taken back.`
+  back.value = undefined
+  void queries.invalidateQueries()
+}
 </script>
 
 <template>
   <div class="page">
     <div class="page-head"><h1>Records</h1></div>
     <ImportFile @taken="queries.invalidateQueries()" />
+    <p v-if="said" role="status">{{ said }}</p>
+    <TakeBackDialog
+      v-if="back"
+      :delivery="back"
+      @close="back = undefined"
+      @taken-back="takenBack"
+    />
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <template v-if="data">
       <p v-if="data.people === 0">
@@ -66,23 +85,43 @@ const { data, error } = useQuery({
                 <th class="number">Unchanged</th>
                 <th class="number">Off file</th>
                 <th class="number">Bad</th>
+                <th></th>
               </tr>
             </thead>
             <tbody>
-              <tr v-for="taken in data.imports" :key="taken.takenAt">
+              <tr v-for="taken in data.imports" :key="taken.id" :class="{ back: taken.takenBack }">
                 <td>{{ timeWords(taken.takenAt) }}</td>
-                <td>{{ taken.fileName }}</td>
+                <td>
+                  {{ taken.fileName
+                  }}<span v-if="taken.intake" class="quiet">, as {{ taken.intake }}</span>
+                </td>
                 <td>{{ taken.takenBy }}</td>
                 <td class="number">{{ count(taken.newRows) }}</td>
                 <td class="number">{{ count(taken.changedRows) }}</td>
                 <td class="number">{{ count(taken.unchangedRows) }}</td>
                 <td class="number">{{ count(taken.goneRows) }}</td>
                 <td class="number">{{ count(taken.badLines) }}</td>
+                <td>
+                  <span v-if="taken.takenBack" class="quiet"
+                    >taken back {{ timeWords(taken.takenBack.at) }} by
+                    {{ taken.takenBack.by }}</span
+                  >
+                  <button
+                    v-else
+                    type="button"
+                    class="word"
+                    :aria-label="`Take back ${taken.fileName}`"
+                    @click="back = taken"
+                  >
+                    take back
+                  </button>
+                </td>
               </tr>
             </tbody>
           </table>
         </section>
       </div>
+      <IntakeList class="term-sets" />
       <TermSetList class="term-sets" />
     </template>
   </div>
@@ -112,6 +151,10 @@ td {
 
 .number {
   text-align: right;
+}
+
+.back td {
+  color: var(--soft-ink);
 }
 
 .term-sets {

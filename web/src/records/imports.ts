@@ -1,7 +1,9 @@
 import { Problem, send, type Schemas } from '@/api/client'
 import { csrfToken } from '@/api/csrf'
+import { PERSON_FIELDS } from './intake'
 
 export type ImportView = Schemas['ImportView']
+export type DeliveryView = Schemas['DeliveryView']
 export type FileKind = ImportView['kind']
 
 /** Where a file is on its way in, as the page shows it. */
@@ -11,20 +13,33 @@ export type Step =
   | { at: 'inside'; file: ImportView }
   | { at: 'refused'; reason: string }
 
-/** Guesses from the header what a file holds: only events name a person besides themselves. */
+const OURS = new Set(['id', ...PERSON_FIELDS])
+
+/**
+ * What the header says that a file holds: events and people in our own format, or anything else. A column that is called
+ * otherwise may be one of the practice's own, but most of ours are.
+ */
 export function kindOf(header: string): FileKind {
-  return /(^|[,;\t"\s])person_id($|[,;\t"\s])/i.test(header) ? 'EVENTS' : 'PEOPLE'
+  const names = header
+    .replace(/^\uFEFF/, '')
+    .split(/[,;\t]/)
+    .map((name) => name.replaceAll('"', '').trim().toLowerCase())
+  if (names.includes('person_id') && names.includes('kind')) {
+    return 'EVENTS'
+  }
+  const ours = names.filter((name) => OURS.has(name.split(':', 1)[0] ?? '')).length
+  return names.includes('id') && ours * 2 >= names.length ? 'PEOPLE' : 'OTHER'
 }
 
 /** Sends a file, telling how many bytes have gone. */
-export function sendFile(
+export function sendFile<T>(
   file: File,
-  kind: FileKind,
+  address: string,
   progress: (sent: number) => void,
-): Promise<ImportView> {
+): Promise<T> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest()
-    request.open('POST', `/api/imports?kind=${kind}&name=${encodeURIComponent(file.name)}`)
+    request.open('POST', address)
     request.setRequestHeader('X-XSRF-TOKEN', csrfToken())
     request.setRequestHeader('Content-Type', 'application/octet-stream')
     request.responseType = 'json'
@@ -33,7 +48,7 @@ export function sendFile(
     }
     request.onload = () => {
       if (request.status === 200) {
-        resolve(request.response as ImportView)
+        resolve(request.response as T)
       } else {
         const problem = request.response as { detail?: string } | null
         reject(
@@ -60,15 +75,22 @@ export function sendFile(
 
 const PAUSE_MS = 250
 
-/** Asks again until the file is neither being read through nor being taken. */
-export async function untilSettled(
-  id: string,
-  tell: (view: ImportView) => void,
-): Promise<ImportView> {
+const WORKING = new Set(['CHECKING', 'READING', 'TRYING', 'TAKING'])
+
+/** Whether something is being done with a file at this moment. */
+export function isWorking(stage: string): boolean {
+  return WORKING.has(stage)
+}
+
+/** Asks again until nothing is being done with the file any more. */
+export async function untilSettled<T extends { stage: string }>(
+  address: string,
+  tell: (view: T) => void,
+): Promise<T> {
   for (;;) {
-    const view = await send<ImportView>(`/api/imports/${id}`)
+    const view = await send<T>(address)
     tell(view)
-    if (view.stage !== 'CHECKING' && view.stage !== 'TAKING') {
+    if (!isWorking(view.stage)) {
       return view
     }
     await new Promise((resolve) => setTimeout(resolve, PAUSE_MS))

@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client'
+import { count } from '@/stick'
+import { Veiled } from '@/veil'
+import { EVENT_FIELDS, PERSON_FIELDS, targetsOf, wordsOf, type Intake, type Target } from './intake'
+
+/** The columns of a file and what becomes of each, to be changed in place. */
+const { choices, intake, working } = defineProps<{
+  choices: readonly Schemas['Choice'][]
+  intake: Intake
+  working: boolean
+}>()
+const emit = defineEmits<{ mend: [column: string, target: Target] }>()
+
+const KEPT = 'kept'
+
+function chosen(column: string): string {
+  const targets = targetsOf(intake, column)
+  return targets.length > 1 || targets[0] === 'each' ? KEPT : (targets[0] ?? '')
+}
+
+function words(column: string): string {
+  return targetsOf(intake, column).map(wordsOf).join(', ')
+}
+
+function change(column: string, event: Event) {
+  const target = (event.target as HTMLSelectElement).value
+  if (target !== KEPT) {
+    emit('mend', column, target as Target)
+  }
+}
+
+function isGuess(choice: Schemas['Choice']): boolean {
+  return choice.certainty === 'LIKELY' && targetsOf(intake, choice.column).length > 0
+}
+</script>
+
+<template>
+  <section aria-label="Columns">
+    <h2>Columns</h2>
+    <table>
+      <thead>
+        <tr>
+          <th>In the file</th>
+          <th>Becomes</th>
+          <th class="number">Values</th>
+          <th class="number">Blank</th>
+          <th>Such as</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="choice in choices"
+          :key="choice.column"
+          :class="{ out: chosen(choice.column) === '' }"
+        >
+          <td>{{ choice.column }}</td>
+          <td>
+            <select
+              :value="chosen(choice.column)"
+              :disabled="working"
+              :aria-label="`What ${choice.column} becomes`"
+              @change="change(choice.column, $event)"
+            >
+              <option v-if="chosen(choice.column) === KEPT" :value="KEPT">
+                {{ words(choice.column) }}
+              </option>
+              <option value="">left out</option>
+              <option value="number">person number</option>
+              <optgroup label="Of the person">
+                <option v-for="field in PERSON_FIELDS" :key="field" :value="`person:${field}`">
+                  {{ wordsOf(`person:${field}`) }}
+                </option>
+              </optgroup>
+              <optgroup label="Of the record">
+                <option v-for="field in EVENT_FIELDS" :key="field" :value="`event:${field}`">
+                  {{ wordsOf(`event:${field}`) }}
+                </option>
+              </optgroup>
+            </select>
+            <span v-if="isGuess(choice)" class="guess">likely; look at it</span>
+          </td>
+          <td class="number">{{ count(choice.values) }}</td>
+          <td class="number">{{ count(choice.blanks) }}</td>
+          <td class="quiet"><Veiled :text="choice.examples.join(' · ')" what="examples" /></td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+table {
+  border-collapse: collapse;
+}
+
+th,
+td {
+  text-align: left;
+  padding: 2px 14px 2px 0;
+  border-bottom: 1px solid #eee5d2;
+}
+
+td.quiet {
+  max-width: 320px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.number {
+  text-align: right;
+}
+
+.out td {
+  color: var(--soft-ink);
+}
+
+.guess {
+  color: var(--amber-ink);
+  margin-left: 6px;
+}
+</style>

@@ -1,0 +1,96 @@
+import { button, clear, serving, shown } from '@/testing'
+import { flushPromises } from '@vue/test-utils'
+import { afterEach, expect, it } from 'vitest'
+import DeliverySheet from './DeliverySheet.vue'
+import type { DeliveryView } from './imports'
+
+const none = { added: 0, changed: 0, unchanged: 0 }
+const TRIAL = {
+  rows: 2,
+  leftOut: 1,
+  badRows: 1,
+  troubles: [
+    {
+      reason: 'NO_DATE' as const,
+      count: 1,
+      first: [{ line: 4, column: 'DOB', cell: '31/02', said: '“31/02” is not a date.' }],
+    },
+  ],
+  brought: {
+    people: { ...none, added: 2 },
+    events: none,
+    gone: 0,
+    unknownPeople: 0,
+    erased: 0,
+  },
+  first: [{ '': 'person', family_name: 'Marl' }],
+  strange: ['The column “Tel” is missing.'],
+  effects: [{ id: 'x', name: 'Hearing check due', joined: 3, left: 1 }],
+  good: true,
+}
+const TRIED: DeliveryView = {
+  id: 'd1',
+  fileName: 'patients.csv',
+  stage: 'TRIED',
+  reason: '',
+  intake: {
+    id: 'patients',
+    name: 'patients',
+    whose: { number: { column: 'No' } },
+    people: { fields: { family_name: { column: 'Name' } } },
+  } as never,
+  found: {
+    format: 'text in UTF-8, cells parted by commas',
+    headerLine: 3,
+    rows: 2,
+    known: false,
+    columns: ['No', 'Name', 'Loyalty'],
+    firstRows: [],
+    questions: [{ what: 'DATE_ORDER', said: 'Does the day or the month come first?' }],
+    choices: [
+      { column: 'No', becomes: [], certainty: 'CERTAIN', values: 2, blanks: 0, examples: ['1'] },
+      { column: 'Name', becomes: [], certainty: 'LIKELY', values: 2, blanks: 0, examples: [] },
+      { column: 'Loyalty', becomes: [], certainty: 'LEFT_OUT', values: 2, blanks: 0, examples: [] },
+    ],
+  },
+  trial: TRIAL,
+}
+
+afterEach(clear)
+
+it('says what taking the file does, what is wrong and what is left out', async () => {
+  serving({ 'GET /api/deliveries/d1': () => TRIED })
+  const page = await shown(DeliverySheet, { delivery: TRIED })
+  await flushPromises()
+  expect(page.text()).toContain('People: 2 new, 0 changed, 0 unchanged')
+  expect(page.text()).toContain('Hearing check due: 3 join, 1 leave')
+  expect(page.text()).toContain('The column “Tel” is missing.')
+  expect(page.text()).toContain('“31/02” is not a date.')
+  expect(page.find('select[aria-label="What Loyalty becomes"]').element).toHaveProperty('value', '')
+  expect(button(page, 'Take it: 2 people')).toBeDefined()
+})
+
+it('asks what is open, and tries the file anew by the answer', async () => {
+  let sent: unknown
+  serving({
+    'GET /api/deliveries/d1': () => TRIED,
+    'PUT /api/deliveries/d1/intake': (asked: { body: unknown }) => {
+      sent = asked.body
+      return TRIED
+    },
+  })
+  const page = await shown(DeliverySheet, { delivery: TRIED })
+  await flushPromises()
+  await button(page, 'Day first: 31/12/2026').trigger('click')
+  await flushPromises()
+  expect(JSON.stringify(sent)).toContain('day-first')
+  expect(page.text()).not.toContain('Does the day or the month come first?')
+})
+
+it('never offers to take what would come in empty, and says what was refused', async () => {
+  serving({ 'GET /api/deliveries/d1': () => ({ ...TRIED, trial: { ...TRIAL, good: false } }) })
+  const page = await shown(DeliverySheet, { delivery: TRIED })
+  await flushPromises()
+  expect(page.text()).toContain('Nothing would come in')
+  expect(page.text()).not.toContain('Take it')
+})

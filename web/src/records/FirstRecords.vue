@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { Veiled } from '@/veil'
+import { computed } from 'vue'
+
+/** The first people and records of a file, as they would become. */
+const { records } = defineProps<{ records: readonly Record<string, string>[] }>()
+
+const MOST = 6
+
+const groups = computed(() =>
+  ['person', 'record']
+    .map((what) => {
+      const rows = records.filter((record) => record[''] === what).slice(0, MOST)
+      const fields = [...new Set(rows.flatMap((row) => Object.keys(row)))].filter(
+        (field) => field !== '',
+      )
+      return { what, rows, fields: fields.sort() }
+    })
+    .filter((group) => group.rows.length > 0),
+)
+</script>
+
+<template>
+  <section aria-label="First rows">
+    <template v-for="group in groups" :key="group.what">
+      <h2>{{ group.what === 'person' ? 'The first people' : 'The first records' }}</h2>
+      <div class="wide">
+        <table>
+          <thead>
+            <tr>
+              <th v-for="field in group.fields" :key="field">{{ field.replaceAll('_', ' ') }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(row, i) in group.rows" :key="i">
+              <td v-for="field in group.fields" :key="field">
+                <Veiled :text="row[field] ?? ''" :what="field" />
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.wide {
+  overflow-x: auto;
+}
+
+table {
+  border-collapse: collapse;
+}
+
+th,
+td {
+  text-align: left;
+  padding: 2px 14px 2px 0;
+  border-bottom: 1px solid #eee5d2;
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { send, sentenceOf, type Schemas } from '@/api/client'
+import { timeWords } from '@/days'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { ref } from 'vue'
+
+/** The intakes of the practice: what each kind of file means, kept from the first time that one was taken. */
+const queries = useQueryClient()
+const { data, error } = useQuery({
+  queryKey: ['intakes'],
+  queryFn: () => send<Schemas['IntakeView'][]>('/api/intakes'),
+})
+const failed = ref('')
+
+async function retire(intake: Schemas['IntakeView']) {
+  failed.value = ''
+  try {
+    await send(`/api/intakes/${encodeURIComponent(intake.id)}`, { method: 'DELETE' })
+    await queries.invalidateQueries({ queryKey: ['intakes'] })
+  } catch (failure) {
+    failed.value = sentenceOf(failure)
+  }
+}
+</script>
+
+<template>
+  <section>
+    <h2>Intakes</h2>
+    <p v-if="error || failed" class="notice" role="alert">{{ failed || sentenceOf(error) }}</p>
+    <p v-if="data?.length === 0" class="quiet">
+      None yet. When a file of another system is taken, what its columns mean is kept here, and the
+      next one of its kind is known.
+    </p>
+    <table v-else-if="data">
+      <thead>
+        <tr>
+          <th>Intake</th>
+          <th class="number">Version</th>
+          <th>Changed</th>
+          <th></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="intake in data" :key="intake.id">
+          <td>{{ intake.name }}</td>
+          <td class="number">{{ intake.version }}</td>
+          <td>{{ timeWords(intake.changedAt) }} by {{ intake.changedBy }}</td>
+          <td>
+            <a :href="`/api/intakes/${encodeURIComponent(intake.id)}/document`" download
+              >Document</a
+            >
+            <button type="button" class="word" @click="retire(intake)">Take out of use</button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+table {
+  border-collapse: collapse;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+  margin-top: 6px;
+}
+
+th,
+td {
+  text-align: left;
+  padding: 4px 12px;
+  border-bottom: 1px solid #eee5d2;
+}
+
+.number {
+  text-align: right;
+}
+
+.word {
+  margin-left: 12px;
+}
+</style>

@@ -1,0 +1,85 @@
+import { describe, expect, it } from 'vitest'
+import {
+  amount,
+  kindOfRecords,
+  targetsOf,
+  withDates,
+  withKind,
+  withTarget,
+  wordsOf,
+  type Intake,
+} from './intake'
+
+const LAB: Intake = {
+  id: 'lab',
+  name: 'Lab',
+  whose: { number: { column: 'No' } },
+  people: {
+    fields: {
+      family_name: { column: 'Name', part: { split: ',', take: 1 } },
+      given_name: { column: 'Name', part: { split: ',', take: 2 } },
+    },
+  },
+  events: [
+    {
+      fields: {
+        kind: { constant: 'result' },
+        on: { column: 'Taken' },
+        text: { each: 'name' },
+        value: { each: 'cell' },
+      },
+      each: { columns: ['Na', 'K'] },
+      unlessBlank: ['Taken'],
+    },
+  ],
+}
+
+describe('an intake beside the columns of a file', () => {
+  it('says all that is made of a column', () => {
+    expect(targetsOf(LAB, 'No')).toEqual(['number'])
+    expect(targetsOf(LAB, 'Name')).toEqual(['person:family_name', 'person:given_name'])
+    expect(targetsOf(LAB, 'K')).toEqual(['each'])
+    expect(targetsOf(LAB, 'Loyalty')).toEqual([])
+    expect(wordsOf('event:on')).toBe('record: date')
+  })
+
+  it('lets a column go elsewhere and nowhere else', () => {
+    const next = withTarget(LAB, 'Name', 'event:provider')
+    expect(targetsOf(next, 'Name')).toEqual(['event:provider'])
+    expect(next.people).toBeUndefined()
+    expect(targetsOf(LAB, 'Name')).toHaveLength(2)
+  })
+
+  it('has a number from one column at a time, and none where it is left out', () => {
+    expect(withTarget(LAB, 'Chart', 'number').whose?.number?.column).toBe('Chart')
+    expect(withTarget(LAB, 'No', '').whose?.number).toBeUndefined()
+  })
+
+  it('makes no records of their own where no column is left for it', () => {
+    const next = withTarget(withTarget(LAB, 'Na', ''), 'K', '')
+    expect(next.events?.[0]?.each).toBeUndefined()
+    expect(Object.keys(next.events?.[0]?.fields ?? {})).toEqual(['kind', 'on'])
+  })
+
+  it('forgets a date that may be blank once it is left out', () => {
+    expect(withTarget(LAB, 'Taken', '').events?.[0]?.unlessBlank).toEqual([])
+  })
+
+  it('is told which comes first and what kind of records they are', () => {
+    expect(withDates(LAB, 'day-first').written).toEqual({ dates: 'day-first' })
+    expect(kindOfRecords(withKind(LAB, 'visit'))).toBe('visit')
+  })
+})
+
+it('counts what is new or changed in words', () => {
+  const none = { added: 0, changed: 0, unchanged: 9 }
+  const brought = { people: none, events: none, gone: 0, unknownPeople: 0, erased: 0 }
+  expect(amount(brought)).toBe('nothing new')
+  expect(
+    amount({
+      ...brought,
+      people: { ...none, added: 1 },
+      events: { ...none, added: 1, changed: 1 },
+    }),
+  ).toBe('1 person and 2 records')
+})

@@ -1,0 +1,198 @@
+import type { Schemas } from '@/api/client'
+
+/** What a field is made of, as the document has it (docs/intakes.md). */
+export interface Maker {
+  column?: string
+  columns?: string[]
+  constant?: string
+  each?: 'name' | 'cell'
+  [more: string]: unknown
+}
+
+type Fields = Record<string, Maker>
+
+/** An intake, as the document has it. What is not changed here is kept as it is. */
+export interface Intake {
+  id: string
+  name: string
+  written?: { dates?: 'day-first' | 'month-first' | 'open'; decimal?: 'point' | 'comma' }
+  whose?: { number?: Maker; by?: Fields }
+  people?: { fields: Fields; meaning?: string }
+  events?: { fields: Fields; each?: { columns: string[] }; unlessBlank?: string[] }[]
+  [more: string]: unknown
+}
+
+export const PERSON_FIELDS = [
+  'family_name',
+  'given_name',
+  'birth_date',
+  'sex',
+  'status',
+  'deceased_on',
+  'provider',
+  'site',
+  'phone',
+  'mobile',
+  'email',
+  'address',
+  'city',
+  'postcode',
+  'language',
+  'contact_by',
+  'do_not_contact',
+]
+
+export const EVENT_FIELDS = [
+  'id',
+  'kind',
+  'code',
+  'system',
+  'text',
+  'on',
+  'until',
+  'status',
+  'value',
+  'unit',
+  'value_text',
+  'keywords',
+  'provider',
+  'site',
+  'source',
+  'recorded_on',
+  'also_coded',
+]
+
+/** Where a column goes: nowhere, to the person's number, to a field, or to a record of its own. */
+export type Target = '' | 'number' | 'each' | `person:${string}` | `event:${string}`
+
+function isOf(maker: Maker, column: string): boolean {
+  return maker.column === column || (maker.columns ?? []).includes(column)
+}
+
+/** All that is made of a column. */
+export function targetsOf(intake: Intake, column: string): Target[] {
+  const targets: Target[] = []
+  if (intake.whose?.number && isOf(intake.whose.number, column)) {
+    targets.push('number')
+  }
+  for (const [field, maker] of Object.entries(intake.people?.fields ?? {})) {
+    if (isOf(maker, column)) {
+      targets.push(`person:${field}`)
+    }
+  }
+  for (const records of intake.events ?? []) {
+    for (const [field, maker] of Object.entries(records.fields)) {
+      if (isOf(maker, column)) {
+        targets.push(`event:${field}`)
+      }
+    }
+    if (records.each?.columns.includes(column)) {
+      targets.push('each')
+    }
+  }
+  return targets
+}
+
+export function wordsOf(target: Target): string {
+  if (target === '') {
+    return 'left out'
+  }
+  if (target === 'number') {
+    return 'person number'
+  }
+  if (target === 'each') {
+    return 'a record of its own'
+  }
+  const [of, field = ''] = target.split(':')
+  const name = field === 'on' ? 'date' : field === 'until' ? 'end date' : field.replaceAll('_', ' ')
+  return of === 'person' ? name : `record: ${name}`
+}
+
+function without(fields: Fields, column: string): Fields {
+  return Object.fromEntries(Object.entries(fields).filter(([, maker]) => !isOf(maker, column)))
+}
+
+/** The same intake with a column going where it is wanted, and nowhere else. */
+export function withTarget(intake: Intake, column: string, target: Target): Intake {
+  const next = structuredClone(intake)
+  if (next.whose?.number && isOf(next.whose.number, column)) {
+    delete next.whose.number
+  }
+  if (next.people) {
+    next.people.fields = without(next.people.fields, column)
+  }
+  for (const records of next.events ?? []) {
+    records.fields = without(records.fields, column)
+    if (records.each) {
+      records.each.columns = records.each.columns.filter((one) => one !== column)
+    }
+    records.unlessBlank = (records.unlessBlank ?? []).filter((one) => one !== column)
+  }
+  put(next, column, target)
+  return tidied(next)
+}
+
+function put(next: Intake, column: string, target: Target) {
+  if (target === 'number') {
+    next.whose = { number: { column } }
+  } else if (target.startsWith('person:')) {
+    next.people ??= { fields: {} }
+    next.people.fields[target.slice('person:'.length)] = { column }
+  } else if (target.startsWith('event:')) {
+    next.events ??= []
+    next.events[0] ??= { fields: { kind: { constant: 'visit' } } }
+    next.events[0].fields[target.slice('event:'.length)] = { column }
+  }
+}
+
+/** Nothing is left of what nothing is made for. */
+function tidied(next: Intake): Intake {
+  if (next.people && Object.keys(next.people.fields).length === 0 && next.events?.length) {
+    delete next.people
+  }
+  for (const records of next.events ?? []) {
+    if (records.each?.columns.length === 0) {
+      delete records.each
+      records.fields = Object.fromEntries(
+        Object.entries(records.fields).filter(([, maker]) => !maker.each),
+      )
+    }
+    records.fields.kind ??= { constant: 'visit' }
+  }
+  return next
+}
+
+export function withDates(intake: Intake, dates: 'day-first' | 'month-first'): Intake {
+  return { ...intake, written: { ...intake.written, dates } }
+}
+
+export function withDecimal(intake: Intake, decimal: 'point' | 'comma'): Intake {
+  return { ...intake, written: { ...intake.written, decimal } }
+}
+
+export function withKind(intake: Intake, kind: string): Intake {
+  const next = structuredClone(intake)
+  for (const records of next.events ?? []) {
+    records.fields.kind = { constant: kind }
+  }
+  return next
+}
+
+/** The kind that all its records have; nothing where a column says it. */
+export function kindOfRecords(intake: Intake): string | undefined {
+  return intake.events?.[0]?.fields.kind?.constant
+}
+
+/** "2 people and 3 records", of what is new or changed. */
+export function amount(brought: Schemas['BroughtView']): string {
+  const people = brought.people.added + brought.people.changed
+  const records = brought.events.added + brought.events.changed
+  const words = []
+  if (people) {
+    words.push(`${people.toLocaleString('en-GB')} ${people === 1 ? 'person' : 'people'}`)
+  }
+  if (records) {
+    words.push(`${records.toLocaleString('en-GB')} ${records === 1 ? 'record' : 'records'}`)
+  }
+  return words.join(' and ') || 'nothing new'
+}

@@ -31,6 +31,7 @@ final class PlainFiles implements Closeable {
     private final List<Field> eventFields;
     private final CsvWriter peopleCsv;
     private final CsvWriter eventsCsv;
+    private boolean finished;
 
     PlainFiles(Path folder, Intake intake) throws IOException {
         this.people = folder.resolve("people.csv");
@@ -84,9 +85,13 @@ final class PlainFiles implements Closeable {
                 .toList();
     }
 
+    /** Writes what is still held back; once is enough. */
     void finish() throws IOException {
-        peopleCsv.close();
-        eventsCsv.close();
+        if (!finished) {
+            finished = true;
+            peopleCsv.close();
+            eventsCsv.close();
+        }
     }
 
     /** Puts a file where it is wanted; false where that is refused. */

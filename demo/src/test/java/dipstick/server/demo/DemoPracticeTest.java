@@ -32,7 +32,7 @@ class DemoPracticeTest {
         assertThat(events).anyMatch(event -> event.on().isEmpty());
         assertThat(events)
                 .anyMatch(event -> event.on().isPresent() && !event.on().get().isExact());
-        assertThat(events).anyMatch(event -> event.status().equals("entered-in-error"));
+        assertThat(events).anyMatch(event -> event.text("status").equals("entered-in-error"));
         assertThat(events)
                 .filteredOn(event -> event.kind().equals("result"))
                 .extracting(event -> event.text("text"))

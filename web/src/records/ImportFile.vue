@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { send, sentenceOf } from '@/api/client'
+import { answerOf, send, sentenceOf, type Schemas } from '@/api/client'
 import { count } from '@/stick'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
-import { computed, ref, shallowRef, useTemplateRef } from 'vue'
+import { computed, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
 import DeliverySheet from './DeliverySheet.vue'
 import {
   kindOf,
@@ -140,6 +140,26 @@ async function leave() {
   }
 }
 
+const samples = shallowRef<Schemas['SampleView'][]>([])
+
+onMounted(async () => {
+  try {
+    samples.value = await send<Schemas['SampleView'][]>('/api/deliveries/samples')
+  } catch {
+    // Without them nothing is missing: they are there to try things with.
+    samples.value = []
+  }
+})
+
+async function trySample(name: string) {
+  try {
+    const answer = await answerOf(`/api/deliveries/samples/${encodeURIComponent(name)}`)
+    await start(new File([await answer.blob()], name))
+  } catch (failure) {
+    step.value = { at: 'refused', reason: sentenceOf(failure) }
+  }
+}
+
 function dropped(event: DragEvent) {
   over.value = false
   void start(event.dataTransfer?.files[0])
@@ -168,6 +188,17 @@ function dropped(event: DragEvent) {
         or drop the file here. Nothing is taken before you have seen what is in it.
       </span>
     </div>
+
+    <p v-if="samples.length" class="quiet">
+      Try it with these:
+      <template v-for="(sample, i) in samples" :key="sample.name"
+        ><template v-if="i">, </template
+        ><button type="button" class="word" @click="trySample(sample.name)">
+          {{ sample.name }}
+        </button>
+        ({{ sample.what }})</template
+      >
+    </p>
 
     <ProgressBar v-if="bar" :value="Math.round(bar.percent)" :aria-label="bar.label" />
     <p v-else-if="step.at === 'sending'" role="status">Sending {{ step.name }} …</p>

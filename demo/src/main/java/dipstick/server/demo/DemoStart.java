@@ -30,7 +30,7 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty("dipstick.demo")
 class DemoStart implements SmartLifecycle {
     private static final String COORDINATOR = "orla";
-    private static final long SEED = 20_261;
+    static final long SEED = 20_261;
 
     private static final List<String> SETS = List.of(
             "hearing-check-due",

@@ -45,10 +45,12 @@ class DeliveryController {
 
     private final Deliveries deliveries;
     private final Sharing sharing;
+    private final List<SampleFiles> samples;
 
-    DeliveryController(Deliveries deliveries, Sharing sharing) {
+    DeliveryController(Deliveries deliveries, Sharing sharing, List<SampleFiles> samples) {
         this.deliveries = deliveries;
         this.sharing = sharing;
+        this.samples = samples;
     }
 
     enum DeliveryStage {
@@ -132,6 +134,28 @@ class DeliveryController {
     @GetMapping("/{id}")
     DeliveryView see(@PathVariable String id) {
         return view(find(id));
+    }
+
+    record SampleView(String name, String what) {}
+
+    /** Files to try things with; none where there is a real practice. */
+    @GetMapping("/samples")
+    List<SampleView> samples() {
+        return samples.stream()
+                .flatMap(some -> some.all().stream())
+                .map(one -> new SampleView(one.name(), one.what()))
+                .toList();
+    }
+
+    @GetMapping(value = "/samples/{name}", produces = "application/octet-stream")
+    ResponseEntity<byte[]> sample(@PathVariable String name) {
+        return samples.stream()
+                .flatMap(some -> some.all().stream())
+                .filter(one -> one.name().equals(name))
+                .findFirst()
+                .map(one -> Download.of("application/octet-stream", one.name(), one.bytes()))
+                .orElseThrow(
+                        () -> Problems.refused(HttpStatus.NOT_FOUND, "no-such-sample", "There is no such file here."));
     }
 
     /** Tries the file anew by another intake, or by one that was mended. */

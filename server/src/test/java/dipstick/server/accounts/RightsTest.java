@@ -169,6 +169,8 @@ class RightsTest {
         "/api/imports/taken/0/taking-back, GET, CO AD",
         "/api/imports/taken/0/taking-back, POST, CO AD",
         "/api/deliveries?name=x, POST, CO AD",
+        "/api/deliveries/samples, GET, CO AD",
+        "/api/deliveries/samples/none, GET, CO AD",
         "/api/deliveries/none, GET, CO AD",
         "/api/deliveries/none, DELETE, CO AD",
         "/api/deliveries/none/problems, GET, CO AD",

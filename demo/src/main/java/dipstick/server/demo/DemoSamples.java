@@ -22,6 +22,7 @@ import org.springframework.stereotype.Component;
 @Component
 @ConditionalOnProperty("dipstick.demo")
 class DemoSamples implements SampleFiles {
+    private static final String LINE_END = "\r\n";
     private static final int PEOPLE = 40;
     private static final long SEED = 77;
     private static final DateTimeFormatter DAY_FIRST = DateTimeFormatter.ofPattern("dd/MM/yyyy", Locale.ROOT);
@@ -95,8 +96,8 @@ class DemoSamples implements SampleFiles {
 
     private byte[] laboratory() {
         Chance chance = Chance.of(SEED, 2);
-        StringBuilder text = new StringBuilder(
-                "Harbour Row laboratory;;;;;;;\r\n" + "Patient No;Name;DOB;Lab No;Test;Result;Units;Taken on\r\n");
+        StringBuilder text = new StringBuilder("Harbour Row laboratory;;;;;;;" + LINE_END)
+                .append("Patient No;Name;DOB;Lab No;Test;Result;Units;Taken on" + LINE_END);
         for (int i = 0; i < PEOPLE; i++) {
             DemoPerson person = person(i + 50);
             String name = text(person, "family_name") + ", " + text(person, "given_name");
@@ -109,21 +110,21 @@ class DemoSamples implements SampleFiles {
                     .append(chance.percent(40) ? ">90" : String.valueOf(chance.between(28, 90)))
                     .append(";mL/min;")
                     .append(taken)
-                    .append("\r\n");
+                    .append(LINE_END);
             text.append(start)
                     .append("K;Potassium;")
                     .append(String.format(Locale.GERMANY, "%.1f", chance.between(33, 56) / 10.0))
                     .append(";mmol/L;")
                     .append(taken)
-                    .append("\r\n");
+                    .append(LINE_END);
             if (i % 9 == 0) {
                 text.append(start)
                         .append("P;Protein in urine;negative;;")
                         .append(taken)
-                        .append("\r\n");
+                        .append(LINE_END);
             }
         }
-        text.append("Total;;;;;").append(2 * PEOPLE).append(";;\r\n");
+        text.append("Total;;;;;").append(2 * PEOPLE).append(";;" + LINE_END);
         return text.toString().getBytes(Charset.forName("windows-1252"));
     }
 }

@@ -19,6 +19,13 @@ function chosen(column: string): string {
   return targets.length > 1 || targets[0] === 'each' ? KEPT : (targets[0] ?? '')
 }
 
+const KNOWN = new Set(['id', 'person_id', ...PERSON_FIELDS, ...EVENT_FIELDS])
+
+/** A name that is known is that field; one with a colon would say a type. */
+function mayBeOwn(column: string): boolean {
+  return !KNOWN.has(column.toLowerCase()) && !column.includes(':')
+}
+
 function words(column: string): string {
   return targetsOf(intake, column).map(wordsOf).join(', ')
 }
@@ -68,11 +75,17 @@ function isGuess(choice: Schemas['Choice']): boolean {
               <option value="">left out</option>
               <option value="number">person number</option>
               <optgroup label="Of the person">
+                <option v-if="mayBeOwn(choice.column)" :value="`person:${choice.column}`">
+                  a field of its own: {{ choice.column }}
+                </option>
                 <option v-for="field in PERSON_FIELDS" :key="field" :value="`person:${field}`">
                   {{ wordsOf(`person:${field}`) }}
                 </option>
               </optgroup>
               <optgroup label="Of the record">
+                <option v-if="mayBeOwn(choice.column)" :value="`event:${choice.column}`">
+                  a field of its own: {{ choice.column }}
+                </option>
                 <option v-for="field in EVENT_FIELDS" :key="field" :value="`event:${field}`">
                   {{ wordsOf(`event:${field}`) }}
                 </option>
@@ -102,7 +115,7 @@ td {
 }
 
 td.quiet {
-  max-width: 320px;
+  max-width: 230px;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;

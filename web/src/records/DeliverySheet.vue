@@ -193,93 +193,98 @@ function counts(of: Schemas['CountsView']): string {
         </div>
       </section>
 
-      <section v-if="trial" aria-label="What taking it does">
-        <h2>What taking it does</h2>
-        <ul class="does">
-          <li v-if="intake?.people">People: {{ counts(trial.brought.people) }}</li>
-          <li v-if="intake?.events?.length">
-            Records<template v-if="kindOfRecords(intake)"> ({{ kindOfRecords(intake) }})</template>:
-            {{ counts(trial.brought.events)
-            }}<template v-if="trial.brought.unknownPeople"
-              >; of {{ count(trial.brought.unknownPeople) }} people who are not on file, kept until
-              they are</template
-            >
-          </li>
-          <li v-if="trial.brought.gone" class="gone">
-            {{ count(trial.brought.gone) }} people go off file
-          </li>
-          <li v-for="effect in trial.effects" :key="effect.id + effect.name">
-            <em>{{ effect.name }}</em>: {{ count(effect.joined) }} join,
-            {{ count(effect.left) }} leave
-          </li>
-          <li v-if="trial.leftOut">
-            {{ count(trial.leftOut) }} {{ trial.leftOut === 1 ? 'row is' : 'rows are' }} a total and
-            no person's
-          </li>
-          <li v-if="trial.brought.erased">
-            {{ count(trial.brought.erased) }} of people who were erased here: left out
-          </li>
-        </ul>
-        <p v-if="trial.takenBefore" class="notice">
-          This very file was taken before, {{ timeWords(trial.takenBefore) }}.
-        </p>
-        <p v-for="strange in trial.strange" :key="strange" class="notice">{{ strange }}</p>
-        <p v-if="!trial.good" class="notice">
-          Nothing would come in: no row can be read as it stands. See what is wrong below.
-        </p>
-      </section>
+      <div class="sides">
+        <div>
+          <section v-if="trial" aria-label="What taking it does">
+            <h2>What taking it does</h2>
+            <ul class="does">
+              <li v-if="intake?.people">People: {{ counts(trial.brought.people) }}</li>
+              <li v-if="intake?.events?.length">
+                Records<template v-if="kindOfRecords(intake)">
+                  ({{ kindOfRecords(intake) }})</template
+                >: {{ counts(trial.brought.events)
+                }}<template v-if="trial.brought.unknownPeople"
+                  >; of {{ count(trial.brought.unknownPeople) }} people who are not on file, kept
+                  until they are</template
+                >
+              </li>
+              <li v-if="trial.brought.gone" class="gone">
+                {{ count(trial.brought.gone) }} people go off file
+              </li>
+              <li v-for="effect in trial.effects" :key="effect.id + effect.name">
+                <em>{{ effect.name }}</em>: {{ count(effect.joined) }} join,
+                {{ count(effect.left) }} leave
+              </li>
+              <li v-if="trial.leftOut">
+                {{ count(trial.leftOut) }} {{ trial.leftOut === 1 ? 'row is' : 'rows are' }} a total
+                and no person's
+              </li>
+              <li v-if="trial.brought.erased">
+                {{ count(trial.brought.erased) }} of people who were erased here: left out
+              </li>
+            </ul>
+            <p v-if="trial.takenBefore" class="notice">
+              This very file was taken before, {{ timeWords(trial.takenBefore) }}.
+            </p>
+            <p v-for="strange in trial.strange" :key="strange" class="notice">{{ strange }}</p>
+            <p v-if="!trial.good" class="notice">
+              Nothing would come in: no row can be read as it stands. See what is wrong below.
+            </p>
+          </section>
 
-      <section v-if="trial?.troubles.length" aria-label="What is wrong">
-        <h2>
-          What is wrong: {{ count(trial.badRows) }} {{ trial.badRows === 1 ? 'row' : 'rows' }}
-        </h2>
-        <p class="quiet">
-          These rows are left out if you take the file.
-          <a :href="`${address}/problems`" download>Download all of them</a>
-        </p>
-        <table>
-          <thead>
-            <tr>
-              <th class="number">Rows</th>
-              <th>First in line</th>
-              <th>Column</th>
-              <th>What is wrong</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="group in trial.troubles" :key="group.reason">
-              <td class="number">{{ count(group.count) }}</td>
-              <td>{{ group.first.map((one) => one.line).join(', ') }}</td>
-              <td>{{ group.first[0]?.column }}</td>
-              <td>{{ group.first[0]?.said }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </section>
-
+          <div class="buttons">
+            <Button
+              v-if="view.stage === 'TRIED' && trial?.good"
+              :label="`Take it: ${amount(trial.brought)}`"
+              @click="take"
+            />
+            <Button v-if="!working" text label="Leave it" @click="leave" />
+          </div>
+          <section v-if="trial?.troubles.length" aria-label="What is wrong">
+            <h2>
+              What is wrong: {{ count(trial.badRows) }} {{ trial.badRows === 1 ? 'row' : 'rows' }}
+            </h2>
+            <p class="quiet">
+              These rows are left out if you take the file.
+              <a :href="`${address}/problems`" download>Download all of them</a>
+            </p>
+            <table>
+              <thead>
+                <tr>
+                  <th class="number">Rows</th>
+                  <th>First in line</th>
+                  <th>Column</th>
+                  <th>What is wrong</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="group in trial.troubles" :key="group.reason">
+                  <td class="number">{{ count(group.count) }}</td>
+                  <td>{{ group.first.map((one) => one.line).join(', ') }}</td>
+                  <td>{{ group.first[0]?.column }}</td>
+                  <td>{{ group.first[0]?.said }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </section>
+        </div>
+        <ColumnsTable
+          v-if="intake"
+          :choices="found.choices"
+          :intake="intake"
+          :working="working"
+          @mend="mendColumn"
+        />
+      </div>
       <FirstRecords v-if="trial?.first.length" :records="trial.first" />
-      <ColumnsTable
-        v-if="intake"
-        :choices="found.choices"
-        :intake="intake"
-        :working="working"
-        @mend="mendColumn"
-      />
     </template>
 
-    <div class="buttons">
-      <Button
-        v-if="view.stage === 'TRIED' && trial?.good"
-        :label="`Take it: ${amount(trial.brought)}`"
-        @click="take"
-      />
-      <Button
-        v-if="!working"
-        text
-        :label="view.stage === 'TAKEN' ? 'Done' : 'Leave it'"
-        @click="leave"
-      />
-    </div>
+    <Button
+      v-if="view.stage === 'TAKEN' || view.stage === 'FAILED'"
+      size="small"
+      :label="view.stage === 'TAKEN' ? 'Done' : 'Leave it'"
+      @click="leave"
+    />
   </div>
 </template>
 
@@ -291,6 +296,19 @@ function counts(of: Schemas['CountsView']): string {
 
 section {
   margin-bottom: 12px;
+}
+
+.sides {
+  display: grid;
+  grid-template-columns: minmax(280px, 4fr) minmax(0, 6fr);
+  gap: 12px 36px;
+  align-items: start;
+}
+
+@media (max-width: 900px) {
+  .sides {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 
 .questions {
@@ -327,5 +345,6 @@ td {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
+  margin-bottom: 12px;
 }
 </style>

@@ -1,11 +1,23 @@
 <script setup lang="ts">
 import { Veiled } from '@/veil'
 import { computed } from 'vue'
+import { EVENT_FIELDS, PERSON_FIELDS } from './intake'
 
 /** The first people and records of a file, as they would become. */
 const { records } = defineProps<{ records: readonly Record<string, string>[] }>()
 
 const MOST = 6
+
+/** In the order in which fields are shown everywhere; the practice's own come last. */
+const ORDER: Record<string, string[]> = {
+  person: ['id', ...PERSON_FIELDS],
+  record: ['id', 'person_id', ...EVENT_FIELDS],
+}
+
+function place(what: string, field: string): number {
+  const at = ORDER[what]?.indexOf(field) ?? -1
+  return at < 0 ? Number.MAX_SAFE_INTEGER : at
+}
 
 const groups = computed(() =>
   ['person', 'record']
@@ -14,7 +26,11 @@ const groups = computed(() =>
       const fields = [...new Set(rows.flatMap((row) => Object.keys(row)))].filter(
         (field) => field !== '',
       )
-      return { what, rows, fields: fields.sort() }
+      return {
+        what,
+        rows,
+        fields: fields.sort((one, other) => place(what, one) - place(what, other)),
+      }
     })
     .filter((group) => group.rows.length > 0),
 )

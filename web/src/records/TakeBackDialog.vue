@@ -69,7 +69,7 @@ async function takeBack() {
     </template>
     <template #footer>
       <Button text label="Leave it as it is" @click="emit('close')" />
-      <Button v-if="look" label="Take back" severity="danger" :disabled="busy" @click="takeBack" />
+      <Button v-if="look" label="Take back" :disabled="busy" @click="takeBack" />
     </template>
   </Dialog>
 </template>

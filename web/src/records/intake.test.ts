@@ -50,6 +50,12 @@ describe('an intake beside the columns of a file', () => {
     expect(targetsOf(LAB, 'Name')).toHaveLength(2)
   })
 
+  it('keeps a column as a field of its own', () => {
+    const next = withTarget(LAB, 'Room', 'event:Room')
+    expect(next.events?.[0]?.fields.Room).toEqual({ column: 'Room' })
+    expect(wordsOf('event:Room')).toBe('record: Room')
+  })
+
   it('has a number from one column at a time, and none where it is left out', () => {
     expect(withTarget(LAB, 'Chart', 'number').whose?.number?.column).toBe('Chart')
     expect(withTarget(LAB, 'No', '').whose?.number).toBeUndefined()

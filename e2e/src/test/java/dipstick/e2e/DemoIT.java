@@ -134,6 +134,7 @@ class DemoIT {
         browser.awaitText("main", "6,014 people");
         assertThat(browser.graveViolations()).isEmpty();
         picture("records");
+        a_file_of_another_system_is_seen_taken_and_taken_back();
 
         browser.click("Practice");
         browser.awaitText("main", "By provider");
@@ -319,6 +320,34 @@ class DemoIT {
     @Order(99)
     void nothing_that_the_pages_do_is_against_their_own_policy() {
         assertThat(browser.refusedByPolicy()).isEmpty();
+    }
+
+    private static void a_file_of_another_system_is_seen_taken_and_taken_back() throws Exception {
+        browser.click("laboratory.csv");
+        browser.awaitText("[aria-label='What taking it does']", "Records (result): 83 new, 0 changed, 0 unchanged");
+        browser.awaitText("[aria-label='What is wrong']", "is not a date of a day that exists");
+        browser.awaitText("[aria-label='First rows']", "negative");
+        assertThat(browser.text("[aria-label='Columns']")).contains("person number").contains("Lab No");
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("intake");
+        browser.clickOn(".sheet .sides .buttons button");
+        browser.awaitText(".sheet", "laboratory.csv is in.");
+        browser.click("Done");
+        browser.awaitGone(".sheet");
+        browser.awaitText("main", "as laboratory");
+
+        browser.click("laboratory.csv");
+        browser.awaitText(".sheet", "This very file was taken before");
+        browser.awaitText(".sheet", "Known: it is read as laboratory");
+        browser.click("Leave it");
+        browser.awaitGone(".sheet");
+
+        browser.clickOn("button[aria-label='Take back laboratory.csv']");
+        browser.awaitText("[role=dialog]", "that it added go");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.click("Take back");
+        browser.awaitText("main", "laboratory.csv was taken back.");
+        browser.awaitText("main", "taken back");
     }
 
     private static String asOf() {

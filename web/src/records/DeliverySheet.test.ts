@@ -44,8 +44,6 @@ const TRIED: DeliveryView = {
     headerLine: 3,
     rows: 2,
     known: false,
-    columns: ['No', 'Name', 'Loyalty'],
-    firstRows: [],
     questions: [{ what: 'DATE_ORDER', said: 'Does the day or the month come first?' }],
     choices: [
       { column: 'No', becomes: [], certainty: 'CERTAIN', values: 2, blanks: 0, examples: ['1'] },
@@ -67,7 +65,8 @@ it('says what taking the file does, what is wrong and what is left out', async (
   expect(page.text()).toContain('The column “Tel” is missing.')
   expect(page.text()).toContain('“31/02” is not a date.')
   expect(page.find('select[aria-label="What Loyalty becomes"]').element).toHaveProperty('value', '')
-  expect(button(page, 'Take it: 2 people')).toBeDefined()
+  expect(page.text()).toContain('Say first what is open above.')
+  expect(page.text()).not.toContain('Take it')
 })
 
 it('asks what is open, and tries the file anew by the answer', async () => {
@@ -85,6 +84,7 @@ it('asks what is open, and tries the file anew by the answer', async () => {
   await flushPromises()
   expect(JSON.stringify(sent)).toContain('day-first')
   expect(page.text()).not.toContain('Does the day or the month come first?')
+  expect(button(page, 'Take it: 2 people')).toBeDefined()
 })
 
 it('never offers to take what would come in empty, and says what was refused', async () => {

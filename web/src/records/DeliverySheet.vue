@@ -232,9 +232,10 @@ function counts(of: Schemas['CountsView']): string {
             </p>
           </section>
 
+          <p v-if="trial?.good && questions.length" class="quiet">Say first what is open above.</p>
           <div class="buttons">
             <Button
-              v-if="view.stage === 'TRIED' && trial?.good"
+              v-if="view.stage === 'TRIED' && trial?.good && questions.length === 0"
               :label="`Take it: ${amount(trial.brought)}`"
               @click="take"
             />

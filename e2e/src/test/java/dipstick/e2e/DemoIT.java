@@ -327,7 +327,9 @@ class DemoIT {
         browser.awaitText("[aria-label='What taking it does']", "Records (result): 83 new, 0 changed, 0 unchanged");
         browser.awaitText("[aria-label='What is wrong']", "is not a date of a day that exists");
         browser.awaitText("[aria-label='First rows']", "negative");
-        assertThat(browser.text("[aria-label='Columns']")).contains("person number").contains("Lab No");
+        assertThat(browser.text("[aria-label='Columns']"))
+                .contains("person number")
+                .contains("Lab No");
         assertThat(browser.graveViolations()).isEmpty();
         picture("intake");
         browser.clickOn(".sheet .sides .buttons button");

@@ -104,6 +104,11 @@ public record Intake(
         }
     }
 
+    /** The same with another id. */
+    public Intake called(String other) {
+        return new Intake(format, other, name, source, table, written, whose, people, events);
+    }
+
     /** The order is for people who read the document; it means nothing. */
     private static Map<String, Maker> inOrder(Map<String, Maker> fields) {
         return Collections.unmodifiableMap(new LinkedHashMap<>(fields));

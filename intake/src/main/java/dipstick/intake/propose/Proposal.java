@@ -20,6 +20,11 @@ public record Proposal(
         questions = List.copyOf(questions);
     }
 
+    /** The same, its intake with another id. */
+    public Proposal called(String id) {
+        return new Proposal(intake.called(id), choices, questions, format, headerLine, rows);
+    }
+
     /**
      * A column.
      *

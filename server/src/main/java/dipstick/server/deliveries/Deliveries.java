@@ -4,12 +4,9 @@ import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.population.Population;
 import dipstick.intake.describe.Intake;
-import dipstick.intake.make.TableReader;
 import dipstick.intake.propose.Proposal;
 import dipstick.intake.propose.Proposing;
-import dipstick.intake.rows.Cell;
 import dipstick.intake.rows.Packed;
-import dipstick.intake.rows.Table;
 import dipstick.intake.rows.UnreadableRows;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
@@ -27,9 +24,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
@@ -50,7 +49,6 @@ class Deliveries {
             + " was taken; what was there before is kept. Try again.";
 
     private static final Duration LEFT_AFTER = Duration.ofHours(1);
-    private static final int FIRST_ROWS = 8;
 
     private final RecordsIn records;
     private final Intakes intakes;
@@ -141,10 +139,11 @@ class Deliveries {
         return true;
     }
 
-    /** Begins to take it; false where it was not tried, holds nothing, or is taken already. */
+    /** Begins to take it; false where it was not tried, something is open, it holds nothing, or is taken already. */
     boolean take(Delivery one, String who) {
         if (!(one.state() instanceof State.Tried tried)
                 || !tried.trial().isGood()
+                || tried.found().isOpen(tried.intake())
                 || !one.become(tried, new State.Taking(tried.found(), tried.intake(), tried.trial()))) {
             return false;
         }
@@ -189,22 +188,13 @@ class Deliveries {
         Packed.One file = files.getFirst();
         Proposal proposal = Proposing.of(file.name(), file.file(), today.day().getYear());
         List<String> columns = proposal.intake().table().columns();
-        Optional<Intake> known = intakes.ofColumns(columns);
-        Optional<Intake> near = known.or(() -> intakes.nearest(columns));
-        Found found =
-                new Found(file.name(), file.file(), proposal, known.isPresent(), firstRows(file.file(), proposal));
-        Intake intake = near.orElse(proposal.intake());
+        Optional<Intake> known = intakes.ofColumns(columns).or(() -> intakes.nearest(columns));
+        Proposal own = proposal.called(intakes.freeId(proposal.intake().id()));
+        Found found = new Found(file.name(), file.file(), own, known.isPresent());
+        Intake intake = known.orElse(own.intake());
         State.Trying trying = new State.Trying(found, intake);
         one.become(trying);
         guarded(one, () -> tryNow(one, found, intake));
-    }
-
-    private static List<List<String>> firstRows(Path file, Proposal proposal) throws IOException {
-        return TableReader.first(Table.of(file, Table.Said.NOTHING), 70).stream()
-                .filter(row -> row.line() > proposal.headerLine())
-                .limit(FIRST_ROWS)
-                .map(row -> row.cells().stream().map(Cell::text).toList())
-                .toList();
     }
 
     private void tryNow(Delivery one, Found found, Intake intake) throws IOException {
@@ -260,7 +250,7 @@ class Deliveries {
     /** People who are on one list and not on the other, by their ids: the two number them otherwise. */
     private static int only(Reading one, Reading other) {
         List<String> there = other.records().idsOf(other.list().yes());
-        java.util.Set<String> known = new java.util.HashSet<>(there);
+        Set<String> known = new HashSet<>(there);
         return (int) one.records().idsOf(one.list().yes()).stream()
                 .filter(person -> !known.contains(person))
                 .count();

@@ -5,7 +5,6 @@ import dipstick.intake.propose.Proposal;
 import dipstick.server.records.RecordsIn.Brought;
 import java.nio.file.Path;
 import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 
@@ -32,10 +31,14 @@ final class Delivery {
      * What was found out of the file.
      *
      * @param name of the file itself, where it came packed
-     * @param known whether an intake is for files of just this shape
-     * @param firstRows as they stand in the file
+     * @param known whether an intake of the practice reads it
      */
-    record Found(String name, Path file, Proposal proposal, boolean known, List<List<String>> firstRows) {}
+    record Found(String name, Path file, Proposal proposal, boolean known) {
+        /** Whether something that only a person can say is not said yet. */
+        boolean isOpen(Intake intake) {
+            return !known && !proposal.questions().isEmpty() && intake.equals(proposal.intake());
+        }
+    }
 
     sealed interface State {
         record Reading() implements State {}

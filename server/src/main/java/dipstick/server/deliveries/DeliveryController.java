@@ -82,8 +82,7 @@ class DeliveryController {
     /**
      * What was found out of the file.
      *
-     * @param known whether an intake is for files of just this shape
-     * @param firstRows as they stand in the file
+     * @param known whether an intake of the practice reads it
      */
     record FoundView(
             String format,
@@ -91,9 +90,7 @@ class DeliveryController {
             int rows,
             boolean known,
             List<Proposal.Choice> choices,
-            List<Proposal.Question> questions,
-            List<String> columns,
-            List<List<String>> firstRows) {}
+            List<Proposal.Question> questions) {}
 
     record TroubleView(long line, String column, String cell, String said) {}
 
@@ -179,8 +176,8 @@ class DeliveryController {
             throw Problems.refused(
                     HttpStatus.CONFLICT,
                     "cannot-be-taken",
-                    "This file is not ready to be taken, holds nothing that can be, or was taken already. Nothing was"
-                            + " changed.");
+                    "This file is not ready to be taken, something about it is not said yet, it holds nothing that can"
+                            + " be, or it was taken already. Nothing was changed.");
         }
         return view(one);
     }
@@ -273,9 +270,7 @@ class DeliveryController {
                 proposal.rows(),
                 found.known(),
                 proposal.choices(),
-                found.known() ? List.of() : proposal.questions(),
-                proposal.intake().table().columns(),
-                found.firstRows());
+                found.known() ? List.of() : proposal.questions());
     }
 
     private TrialView view(Trial trial) {

@@ -8,6 +8,7 @@ import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.practice.Today;
 import dipstick.server.web.Problems;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -66,7 +67,16 @@ class Intakes {
                 .filter(intake -> common(intake, shape) * 3
                         >= shape(intake.table().columns()).size() * 2L)
                 .filter(intake -> common(intake, shape) > 1)
-                .max(java.util.Comparator.comparingLong(intake -> common(intake, shape)));
+                .max(Comparator.comparingLong(intake -> common(intake, shape)));
+    }
+
+    /** An id that no intake has had, like the one that is wanted. */
+    String freeId(String wanted) {
+        String id = wanted;
+        for (int number = 2; mapper.latest(id).isPresent(); number++) {
+            id = wanted + "-" + number;
+        }
+        return id;
     }
 
     private static long common(Intake intake, Set<String> shape) {

@@ -31,6 +31,12 @@ class EventStatements implements ConfigurationCustomizer {
                 "eventsOf",
                 select + " WHERE person_id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})",
                 SqlCommandType.SELECT);
+        add(
+                configuration,
+                "eventsBefore",
+                "SELECT " + EventColumns.select()
+                        + " FROM event_before WHERE person_id = #{person} ORDER BY delivery DESC",
+                SqlCommandType.SELECT);
     }
 
     private static void add(Configuration configuration, String name, String sql, SqlCommandType type) {

@@ -41,6 +41,9 @@ class PersonalRecords implements PersonalData {
         List<Field> shown = ofEvents.all().stream()
                 .filter(field -> !field.name().equals("person_id"))
                 .toList();
+        List<String> headers = shown.stream()
+                .map(field -> FieldCell.header(field, Fields.EVENT))
+                .toList();
         return List.of(
                 new Held(
                         "On file",
@@ -50,10 +53,23 @@ class PersonalRecords implements PersonalData {
                                 .toList()),
                 new Held(
                         "Records",
-                        shown.stream()
-                                .map(field -> FieldCell.header(field, Fields.EVENT))
-                                .toList(),
+                        headers,
                         records.eventsOf(new String[] {person}).stream()
+                                .map(stored -> cells(RowMapping.event(stored, ofEvents), shown))
+                                .toList()),
+                new Held(
+                        "On file before a delivery changed it",
+                        List.of("field", "value"),
+                        deliveries.peopleBefore(person).stream()
+                                .map(stored -> RowMapping.person(
+                                        stored.row(), loader.fields().people()))
+                                .flatMap(before -> before.values().entrySet().stream())
+                                .map(field -> List.of(field.getKey(), FieldCell.of(field.getValue())))
+                                .toList()),
+                new Held(
+                        "Records before a delivery changed them",
+                        headers,
+                        records.eventsBefore(person).stream()
                                 .map(stored -> cells(RowMapping.event(stored, ofEvents), shown))
                                 .toList()));
     }

@@ -121,6 +121,9 @@ interface RecordsMapper {
             """)
     int updatePerson(PersonRow person);
 
+    /** As they were before deliveries changed them; the statement is among the {@link EventStatements}. */
+    List<StoredEvent> eventsBefore(@Param("person") String person);
+
     /** @param cells of an {@link EventRow}; the statement is among the {@link EventStatements} */
     int insertEvent(Map<String, @Nullable Object> cells);
 

@@ -108,6 +108,25 @@ class DeliveriesTest {
     }
 
     @Test
+    void what_kind_of_record_a_row_is_must_be_said_and_files_of_one_name_are_two_intakes() throws Exception {
+        String rows = "Patient ID,Date,Description\n1,2026-11-03,seen\n";
+        JsonNode tried = send("export.csv", rows);
+        assertThat(tried.at("/found/questions/0/what").asString()).isEqualTo("KIND");
+        assertThat(orla.post(address(tried) + "/take", "").type()).isEqualTo("urn:dipstick:cannot-be-taken");
+
+        ObjectNode intake = (ObjectNode) tried.get("intake");
+        ((ObjectNode) intake.at("/events/0/fields")).putObject("kind").put("constant", "contact");
+        take(settled(orla.put(address(tried) + "/intake", intake.toString(), "").json()));
+        take(send("export.csv", "Patient Number,Surname,Telephone\n1,Marl,01632 960001\n"));
+        assertThat(orla.get("/api/intakes").json()).hasSize(2);
+        JsonNode again = send("week 2.csv", rows.replace("seen", "reached"));
+        assertThat(again.at("/found/known").asBoolean())
+                .as("the first is still known")
+                .isTrue();
+        assertThat(again.at("/intake/events/0/fields/kind/constant").asString()).isEqualTo("contact");
+    }
+
+    @Test
     void a_delivery_is_taken_back_but_for_what_was_changed_since() throws Exception {
         People.bringIn(orla, "PEOPLE", "id,family_name,birth_date\nl1,Marlowe,1950\n");
         take(send("lab.csv", LAB));

@@ -54,37 +54,23 @@ public record Maker(
     }
 
     public static Maker ofColumn(String column) {
-        return new Maker(
-                Optional.of(column),
-                List.of(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Map.of(),
-                Others.KEEP,
-                Optional.empty());
+        return of(Optional.of(column), Optional.empty(), Optional.empty());
     }
 
     public static Maker ofConstant(String text) {
-        return new Maker(
-                Optional.empty(),
-                List.of(),
-                Optional.of(text),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Map.of(),
-                Others.KEEP,
-                Optional.empty());
+        return of(Optional.empty(), Optional.of(text), Optional.empty());
     }
 
     public static Maker ofEach(OfEach each) {
+        return of(Optional.empty(), Optional.empty(), Optional.of(each));
+    }
+
+    private static Maker of(Optional<String> column, Optional<String> constant, Optional<OfEach> each) {
         return new Maker(
-                Optional.empty(),
+                column,
                 List.of(),
-                Optional.empty(),
-                Optional.of(each),
+                constant,
+                each,
                 Optional.empty(),
                 Optional.empty(),
                 Map.of(),
@@ -107,10 +93,6 @@ public record Maker(
 
     public Maker translated(Map<String, String> words, Others rest) {
         return new Maker(column, columns, constant, each, joined, part, words, rest, split);
-    }
-
-    public Maker splitAt(String between) {
-        return new Maker(column, columns, constant, each, joined, part, values, others, Optional.of(between));
     }
 
     public enum OfEach {

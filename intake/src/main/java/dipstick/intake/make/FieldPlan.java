@@ -35,53 +35,47 @@ final class FieldPlan {
         return field;
     }
 
+    /** Where a record of a row gathers its values and its troubles. */
+    record Into(Row row, MakerPlan.One one, Map<String, FieldValue> values, Consumer<Trouble> troubles) {}
+
     /** Puts what is made of a row among the values of its record, or says why it cannot be. */
-    void make(Row row, MakerPlan.One one, Map<String, FieldValue> values, Consumer<Trouble> troubles) {
-        MakerPlan.Made made = maker.make(row, one);
+    void make(Into into) {
+        MakerPlan.Made made = maker.make(into.row(), into.one());
         String text = made.cell().text();
         if (!made.known()) {
-            troubles.accept(trouble(
-                    row,
-                    one,
-                    Reason.WORD_UNKNOWN,
-                    text,
-                    "“" + shown(text) + "” is not among the words that are translated."));
+            trouble(into, Reason.WORD_UNKNOWN, text, " is not among the words that are translated.");
         } else if (made.cell() instanceof Cell.Broken) {
-            troubles.accept(trouble(
-                    row, one, Reason.BROKEN_CELL, text, "The workbook itself says “" + shown(text) + "” here."));
+            trouble(into, Reason.BROKEN_CELL, text, " is what the workbook itself says here.");
         } else if (text.indexOf(NOT_DECODED) >= 0 || text.indexOf('\0') >= 0) {
-            troubles.accept(trouble(
-                    row,
-                    one,
-                    Reason.NOT_DECODED,
-                    text,
-                    "The cell holds letters that are none in the encoding of the file."));
+            trouble(into, Reason.NOT_DECODED, text, " holds letters that are none in the encoding of the file.");
         } else if (!text.isEmpty()) {
-            value(made.cell(), text, row, one, values, troubles);
+            value(made.cell(), text, into);
         }
     }
 
-    private void value(
-            Cell cell,
-            String text,
-            Row row,
-            MakerPlan.One one,
-            Map<String, FieldValue> values,
-            Consumer<Trouble> troubles) {
+    private void value(Cell cell, String text, Into into) {
         switch (field.type()) {
-            case IDENTIFIER, TEXT -> values.put(field.name(), new FieldValue.OfText(text));
-            case TEXTS -> several(text).ifPresent(texts -> values.put(field.name(), new FieldValue.OfTexts(texts)));
+            case IDENTIFIER, TEXT -> put(into, new FieldValue.OfText(text));
+            case TEXTS -> several(text).ifPresent(texts -> put(into, new FieldValue.OfTexts(texts)));
             case CODINGS -> {
                 List<Coding> codings = Coding.parse(
                         several(text).map(texts -> String.join(";", texts)).orElse(""));
                 if (!codings.isEmpty()) {
-                    values.put(field.name(), new FieldValue.OfCodings(codings));
+                    put(into, new FieldValue.OfCodings(codings));
                 }
             }
-            case NUMBER -> number(cell, text, row, one, values, troubles);
-            case DATE -> date(cell, text, row, one, values, troubles);
-            case FLAG -> flag(text, row, one, values, troubles);
+            case NUMBER -> number(cell, text, into);
+            case DATE -> date(cell, text, into);
+            case FLAG ->
+                WrittenFlags.read(text)
+                        .ifPresentOrElse(
+                                flag -> put(into, new FieldValue.OfFlag(flag)),
+                                () -> trouble(into, Reason.NO_FLAG, text, " is neither yes nor no."));
         }
+    }
+
+    private void put(Into into, FieldValue value) {
+        into.values().put(field.name(), value);
     }
 
     private Optional<List<String>> several(String text) {
@@ -93,89 +87,60 @@ final class FieldPlan {
         return texts.isEmpty() ? Optional.empty() : Optional.of(texts);
     }
 
-    /** A value that is no plain number is kept as text, with where its bound lies; no record is lost for it. */
-    private void number(
-            Cell cell,
-            String text,
-            Row row,
-            MakerPlan.One one,
-            Map<String, FieldValue> values,
-            Consumer<Trouble> troubles) {
-        boolean isValue = field.name().equals("value");
+    private void number(Cell cell, String text, Into into) {
         if (cell instanceof Cell.Numeric(double number)) {
-            values.put(field.name(), new FieldValue.OfNumber(number));
-            return;
-        }
-        switch (numbers.read(text)) {
-            case WrittenNumbers.Outcome.Plain(double number, String unit)
-            when isValue || unit.isEmpty() -> {
-                values.put(field.name(), new FieldValue.OfNumber(number));
-                if (!unit.isEmpty()) {
-                    values.putIfAbsent("unit", new FieldValue.OfText(unit));
-                }
-            }
-            case WrittenNumbers.Outcome.Bound(double number, String unit)
-            when isValue -> {
-                values.put(field.name(), new FieldValue.OfNumber(number));
-                values.putIfAbsent("value_text", new FieldValue.OfText(text));
-                if (!unit.isEmpty()) {
-                    values.putIfAbsent("unit", new FieldValue.OfText(unit));
-                }
-            }
-            default -> {
-                if (isValue) {
-                    values.putIfAbsent("value_text", new FieldValue.OfText(text));
-                } else {
-                    troubles.accept(
-                            trouble(row, one, Reason.NO_NUMBER, text, "“" + shown(text) + "” is not a number."));
-                }
-            }
+            put(into, new FieldValue.OfNumber(number));
+        } else if (field.name().equals("value")) {
+            valueOf(text, into.values());
+        } else if (numbers.read(text) instanceof WrittenNumbers.Outcome.Plain(double number, String unit)
+                && unit.isEmpty()) {
+            put(into, new FieldValue.OfNumber(number));
+        } else {
+            trouble(into, Reason.NO_NUMBER, text, " is not a number.");
         }
     }
 
-    private void date(
-            Cell cell,
-            String text,
-            Row row,
-            MakerPlan.One one,
-            Map<String, FieldValue> values,
-            Consumer<Trouble> troubles) {
+    /** A value that is no plain number is kept as text, with where its bound lies; no record is lost for it. */
+    private void valueOf(String text, Map<String, FieldValue> values) {
+        switch (numbers.read(text)) {
+            case WrittenNumbers.Outcome.Plain(double number, String unit) -> valueOf(number, unit, values);
+            case WrittenNumbers.Outcome.Bound(double number, String unit) -> {
+                valueOf(number, unit, values);
+                values.putIfAbsent("value_text", new FieldValue.OfText(text));
+            }
+            case WrittenNumbers.Outcome.NoNumber _ -> values.putIfAbsent("value_text", new FieldValue.OfText(text));
+        }
+    }
+
+    private void valueOf(double number, String unit, Map<String, FieldValue> values) {
+        values.put(field.name(), new FieldValue.OfNumber(number));
+        if (!unit.isEmpty()) {
+            values.putIfAbsent("unit", new FieldValue.OfText(unit));
+        }
+    }
+
+    private void date(Cell cell, String text, Into into) {
         if (cell instanceof Cell.Moment(var moment)) {
-            values.put(
-                    field.name(), new FieldValue.OfDate(DateRange.between(moment.toLocalDate(), moment.toLocalDate())));
+            put(into, new FieldValue.OfDate(DateRange.between(moment.toLocalDate(), moment.toLocalDate())));
             return;
         }
         switch (dates.read(text)) {
-            case WrittenDates.Outcome.Read(DateRange days) -> values.put(field.name(), new FieldValue.OfDate(days));
+            case WrittenDates.Outcome.Read(DateRange days) -> put(into, new FieldValue.OfDate(days));
             case WrittenDates.Outcome.EitherWay _ ->
-                troubles.accept(trouble(
-                        row,
-                        one,
+                trouble(
+                        into,
                         Reason.DATE_EITHER_WAY,
                         text,
-                        "“" + shown(text)
-                                + "” could be either way round: say whether the day or the month comes first."));
+                        " could be either way round: say whether the day or the month comes first.");
             case WrittenDates.Outcome.NoDate _ ->
-                troubles.accept(trouble(
-                        row, one, Reason.NO_DATE, text, "“" + shown(text) + "” is not a date of a day that exists."));
+                trouble(into, Reason.NO_DATE, text, " is not a date of a day that exists.");
         }
     }
 
-    private void flag(
-            String text, Row row, MakerPlan.One one, Map<String, FieldValue> values, Consumer<Trouble> troubles) {
-        WrittenFlags.read(text)
-                .ifPresentOrElse(
-                        flag -> values.put(field.name(), new FieldValue.OfFlag(flag)),
-                        () -> troubles.accept(trouble(
-                                row, one, Reason.NO_FLAG, text, "“" + shown(text) + "” is neither yes nor no.")));
-    }
-
-    private Trouble trouble(Row row, MakerPlan.One one, Reason reason, String cell, String said) {
-        String column = maker.maker().each().isPresent() ? one.name() : maker.columnNames();
-        return new Trouble(row.line(), column, reason, shown(cell), said);
-    }
-
-    private static String shown(String cell) {
-        return cell.length() <= 60 ? cell : cell.substring(0, 60) + "…";
+    /** @param said goes on behind the cell in quotes */
+    private void trouble(Into into, Reason reason, String cell, String said) {
+        String column = maker.maker().each().isPresent() ? into.one().name() : maker.columnNames();
+        String shown = cell.length() <= 60 ? cell : cell.substring(0, 60) + "…";
+        into.troubles().accept(new Trouble(into.row().line(), column, reason, shown, "“" + shown + "”" + said));
     }
 }

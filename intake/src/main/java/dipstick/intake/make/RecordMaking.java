@@ -141,7 +141,7 @@ public final class RecordMaking {
         }
         Map<String, FieldValue> values = new HashMap<>();
         List<Trouble> troubles = new ArrayList<>();
-        by.forEach(field -> field.make(row, MakerPlan.One.NONE, values, troubles::add));
+        by.forEach(field -> field.make(new FieldPlan.Into(row, MakerPlan.One.NONE, values, troubles::add)));
         if (!troubles.isEmpty()) {
             troubles.forEach(sink::trouble);
             return Optional.empty();
@@ -177,7 +177,7 @@ public final class RecordMaking {
     private void person(Row row, String id) {
         Map<String, FieldValue> values = new HashMap<>();
         List<Trouble> troubles = new ArrayList<>();
-        ofPeople.forEach(field -> field.make(row, MakerPlan.One.NONE, values, troubles::add));
+        ofPeople.forEach(field -> field.make(new FieldPlan.Into(row, MakerPlan.One.NONE, values, troubles::add)));
         values.put("id", new FieldValue.OfText(id));
         if (!troubles.isEmpty()) {
             troubles.forEach(sink::trouble);
@@ -228,7 +228,7 @@ public final class RecordMaking {
     private void event(Row row, String person, EventPlan plan, MakerPlan.One one) {
         Map<String, FieldValue> values = new HashMap<>();
         List<Trouble> troubles = new ArrayList<>();
-        plan.fields().forEach(field -> field.make(row, one, values, troubles::add));
+        plan.fields().forEach(field -> field.make(new FieldPlan.Into(row, one, values, troubles::add)));
         values.put("person_id", new FieldValue.OfText(person));
         if (!intake.source().isEmpty()) {
             values.putIfAbsent("source", new FieldValue.OfText(intake.source()));

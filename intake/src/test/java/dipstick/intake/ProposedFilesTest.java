@@ -125,7 +125,9 @@ class ProposedFilesTest {
             sheet.style(3, 4).format("dd/mm/yyyy hh:mm").set();
             sheet.value(3, 5, "DNA");
             sheet.value(3, 6, "Dr Quillon");
+            workbook.newWorksheet("Week 49").value(0, 0, "nothing yet");
         }
+        assertThat(propose(file).format()).endsWith("the first of its sheets: Week 48, Week 49");
         Made made = made(file);
 
         assertThat(made.eventsInWords())

@@ -40,11 +40,6 @@ final class MakerPlan {
         maker.values().forEach((from, to) -> values.put(NormalText.of(from), to));
     }
 
-    /** Whether the file has what it is made of. */
-    boolean isSpokenOf() {
-        return places.length > 0 || maker.constant().isPresent() || maker.each().isPresent();
-    }
-
     /** The columns it is made of, as the intake names them. */
     String columnNames() {
         return String.join(", ", maker.allColumns().toList());

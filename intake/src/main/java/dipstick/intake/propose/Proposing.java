@@ -39,6 +39,7 @@ public final class Proposing {
 
     private final String fileName;
     private final Table table;
+    private final List<String> sheets;
     private final TableProfile profile;
     private final int thisYear;
 
@@ -50,9 +51,10 @@ public final class Proposing {
     private Optional<Maker> number = Optional.empty();
     private List<String> wide = List.of();
 
-    private Proposing(String fileName, Table table, TableProfile profile, int thisYear) {
+    private Proposing(String fileName, Table table, List<String> sheets, TableProfile profile, int thisYear) {
         this.fileName = fileName;
         this.table = table;
+        this.sheets = sheets;
         this.profile = profile;
         this.thisYear = thisYear;
     }
@@ -64,7 +66,7 @@ public final class Proposing {
      */
     public static Proposal of(String fileName, Path file, int thisYear) throws IOException {
         Table table = Table.of(file, Table.Said.NOTHING);
-        return new Proposing(fileName, table, TableProfile.of(table), thisYear).propose();
+        return new Proposing(fileName, table, table.sheets(), TableProfile.of(table), thisYear).propose();
     }
 
     private Proposal propose() {
@@ -350,9 +352,14 @@ public final class Proposing {
                             case '\t' -> "tabs";
                             default -> "bars";
                         };
-            case Table.How.Workbook _ -> "workbook (XLSX)";
-            case Table.How.OpenDocument _ -> "workbook (ODS)";
+            case Table.How.Workbook _ -> "workbook (XLSX)" + sheet();
+            case Table.How.OpenDocument _ -> "workbook (ODS)" + sheet();
         };
+    }
+
+    /** That only one of several sheets is read is told. */
+    private String sheet() {
+        return sheets.size() <= 1 ? "" : ", the first of its sheets: " + String.join(", ", sheets);
     }
 
     private String plainName() {

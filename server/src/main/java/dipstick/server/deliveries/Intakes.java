@@ -59,15 +59,14 @@ class Intakes {
                 .findFirst();
     }
 
-    /** The one that knows most of these columns, and at least two thirds of its own are among them. */
+    /** The one that has most columns in common with these: at least two thirds of its own, and of these. */
     Optional<Intake> nearest(List<String> columns) {
-        Set<String> shape = shape(columns);
+        Set<String> here = shape(columns);
         return inForce().stream()
                 .map(saved -> read(saved.document()))
-                .filter(intake -> common(intake, shape) * 3
-                        >= shape(intake.table().columns()).size() * 2L)
-                .filter(intake -> common(intake, shape) > 1)
-                .max(Comparator.comparingLong(intake -> common(intake, shape)));
+                .filter(intake -> common(intake, here) * 3
+                        >= Math.max(here.size(), shape(intake.table().columns()).size()) * 2L)
+                .max(Comparator.comparingLong(intake -> common(intake, here)));
     }
 
     /** An id that no intake has had, like the one that is wanted. */

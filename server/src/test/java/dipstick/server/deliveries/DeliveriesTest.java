@@ -77,6 +77,15 @@ class DeliveriesTest {
         assertThat(next.at("/trial/takenBefore").isMissingNode()
                         || next.at("/trial/takenBefore").isNull())
                 .isTrue();
+        JsonNode grown = send(
+                "lab grown.csv", LAB.replace("Taken on\n", "Taken on;Ward\n").replace("2026\n", "2026;7\n"));
+        assertThat(grown.at("/found/known").asBoolean()).isTrue();
+        assertThat(grown.at("/trial/strange/0").asString()).contains("“Ward” is new");
+        assertThat(send("other.csv", "Patient No;Surname;DOB\nl9;Ard;17/05/1961\n")
+                        .at("/found/known")
+                        .asBoolean())
+                .as("half of its columns are another kind of file")
+                .isFalse();
         JsonNode same = send("lab results.csv", LAB);
         assertThat(same.at("/trial/takenBefore").asString(""))
                 .as("the very same file")

@@ -66,7 +66,9 @@ class RecordsBehindTest {
             strings = {
                 "RecordsMapper.insertPerson",
                 "RecordsMapper.changeStamp",
-                "ImportLogMapper.insert",
+                "ImportLogMapper.begin",
+                "ImportLogMapper.finish",
+                "DeliveryMapper.insert",
                 "AuditMapper.insert"
             })
     void what_fails_before_the_commit_leaves_nothing_behind(String statement) throws Exception {

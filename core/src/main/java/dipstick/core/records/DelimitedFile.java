@@ -37,8 +37,10 @@ final class DelimitedFile {
     private final List<String> header;
     private final long headerLine;
     private final Iterator<CsvRecord> rows;
+    private final OpenQuote quotes;
 
-    private DelimitedFile(List<String> header, long headerLine, Iterator<CsvRecord> rows) {
+    private DelimitedFile(List<String> header, long headerLine, Iterator<CsvRecord> rows, OpenQuote quotes) {
+        this.quotes = quotes;
         this.header = header;
         this.headerLine = headerLine;
         this.rows = rows;
@@ -52,7 +54,8 @@ final class DelimitedFile {
      * @throws UnreadableFile if there is no header with these columns
      */
     static DelimitedFile open(InputStream bytes, Fields known, List<String> required) throws IOException {
-        BufferedReader text = new BufferedReader(decode(bytes));
+        OpenQuote quotes = new OpenQuote(decode(bytes));
+        BufferedReader text = new BufferedReader(quotes);
         char separator = findSeparator(text, known, required);
         Iterator<CsvRecord> rows = CsvReader.builder()
                 .fieldSeparator(separator)
@@ -67,7 +70,7 @@ final class DelimitedFile {
         List<String> header =
                 first.getFields().stream().map(NormalText::identifier).toList();
         checkHeader(header, known, required, first.getStartingLineNumber());
-        return new DelimitedFile(header, first.getStartingLineNumber(), rows);
+        return new DelimitedFile(header, first.getStartingLineNumber(), rows, quotes);
     }
 
     /** What the columns are, among the known fields and those of a practice. */
@@ -82,6 +85,9 @@ final class DelimitedFile {
         while (hasNext(rows)) {
             CsvRecord row = rows.next();
             long line = row.getStartingLineNumber();
+            if (quotes.swallowed(row) && !hasNext(rows)) {
+                throw notColumns(line);
+            }
             if (row.getFieldCount() != header.size()) {
                 bad.accept(new RowProblem(
                         line,
@@ -187,16 +193,20 @@ final class DelimitedFile {
         try {
             return rows.hasNext();
         } catch (CsvParseException broken) {
-            throw new UnreadableFile(
-                    lineOf(broken),
-                    "From here on the file cannot be read as columns: a quote does not close where a cell ends, or a"
-                            + " line is longer than a million characters.");
+            throw notColumns(lineOf(broken));
         } catch (UncheckedIOException broken) {
             throw new UnreadableFile(
                     1,
                     "The file could not be read to its end: "
                             + broken.getCause().getMessage());
         }
+    }
+
+    private static UnreadableFile notColumns(long line) {
+        return new UnreadableFile(
+                line,
+                "From here on the file cannot be read as columns: a quote does not close where a cell ends, or a line is"
+                        + " longer than a million characters.");
     }
 
     private static long lineOf(CsvParseException broken) {

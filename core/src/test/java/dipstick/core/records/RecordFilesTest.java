@@ -197,6 +197,17 @@ class RecordFilesTest {
     }
 
     @Test
+    void a_quote_that_is_open_at_the_end_loses_nobody_without_a_word() throws IOException {
+        assertThatThrownBy(() -> people("id,address\np1,x\np2,\"Lane\np3,y\np4,z\n"))
+                .isInstanceOfSatisfying(
+                        UnreadableFile.class,
+                        refused -> assertThat(refused.problem().line()).isEqualTo(3));
+        assertThat(people("id,address\np1,5\" pipe\np2,\"1 Lane\nTown\"\n").rows)
+                .as("a quote within a cell is one")
+                .hasSize(2);
+    }
+
+    @Test
     void a_quote_that_never_closes_as_it_should_is_refused() {
         assertThatThrownBy(() -> people("id,address\np1,\"Lane\"x,\n"))
                 .isInstanceOf(UnreadableFile.class)

@@ -4,11 +4,10 @@ import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
+import dipstick.core.records.OpenQuote;
 import java.io.BufferedReader;
-import java.io.FilterReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
-import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.charset.Charset;
 import java.nio.file.Files;
@@ -24,12 +23,12 @@ final class TextRows implements Rows {
     private static final Pattern LINE = Pattern.compile("line (\\d+)");
 
     private final CsvReader<CsvRecord> reader;
-    private final Quotes quotes;
+    private final OpenQuote quotes;
     private final java.util.Iterator<CsvRecord> records;
     /** A line that only names the separator is none of the table. */
     private final boolean namesSeparator;
 
-    private TextRows(CsvReader<CsvRecord> reader, Quotes quotes, boolean namesSeparator) {
+    private TextRows(CsvReader<CsvRecord> reader, OpenQuote quotes, boolean namesSeparator) {
         this.reader = reader;
         this.quotes = quotes;
         this.records = reader.iterator();
@@ -37,7 +36,7 @@ final class TextRows implements Rows {
     }
 
     static TextRows open(Path file, Charset charset, char separator) throws IOException {
-        Quotes quotes = new Quotes(new InputStreamReader(Files.newInputStream(file), charset));
+        OpenQuote quotes = new OpenQuote(new InputStreamReader(Files.newInputStream(file), charset));
         BufferedReader text = new BufferedReader(quotes, 1 << 16);
         text.mark(8);
         if (text.read() != '\uFEFF') {
@@ -87,7 +86,7 @@ final class TextRows implements Rows {
 
     /** Whether a quote that is open at the end of the file took everything behind it into one cell. */
     private boolean isCutOff(CsvRecord record) {
-        return quotes.areOdd() && record.getField(record.getFieldCount() - 1).indexOf('\n') >= 0 && !hasNext();
+        return quotes.swallowed(record) && !hasNext();
     }
 
     private static UnreadableRows broken(long line) {
@@ -95,28 +94,6 @@ final class TextRows implements Rows {
                 line,
                 "From here on the file cannot be read as columns: a quote does not close where a cell ends, or a"
                         + " cell is longer than a million characters.");
-    }
-
-    /** Counts quotes: each that opens has one that closes. */
-    private static final class Quotes extends FilterReader {
-        private boolean odd;
-
-        Quotes(Reader text) {
-            super(text);
-        }
-
-        boolean areOdd() {
-            return odd;
-        }
-
-        @Override
-        public int read(char[] chars, int from, int length) throws IOException {
-            int read = super.read(chars, from, length);
-            for (int i = from; i < from + read; i++) {
-                odd ^= chars[i] == '"';
-            }
-            return read;
-        }
     }
 
     @Override

@@ -40,7 +40,12 @@ const groups = computed(() =>
   <section aria-label="First rows">
     <template v-for="group in groups" :key="group.what">
       <h2>{{ group.what === 'person' ? 'The first people' : 'The first records' }}</h2>
-      <div class="wide" tabindex="0" role="region" :aria-label="`The first ${group.what === 'person' ? 'people' : 'records'}`">
+      <div
+        class="wide"
+        tabindex="0"
+        role="region"
+        :aria-label="`The first ${group.what === 'person' ? 'people' : 'records'}`"
+      >
         <table>
           <thead>
             <tr>

@@ -513,6 +513,7 @@ class MainJobIT {
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "-jar",
                         "../command/target/command-0.1.0.jar",
+                        "evaluate",
                         "--people",
                         KIT.resolve("people.csv").toString(),
                         "--events",

@@ -21,6 +21,9 @@ final class ColumnProfile {
 
     private static final double MOSTLY = 0.9;
 
+    /** So many values tell what a column holds; what could turn a date or a number round is looked for in all. */
+    private static final int LOOKED_AT_CLOSELY = 5_000;
+
     private static final Pattern EMAIL = Pattern.compile("[^@\\s]+@[^@\\s]+\\.[^@\\s]+");
     private static final Pattern PHONE = Pattern.compile("\\+?[\\d ()/.\\-]{7,20}");
     private static final Pattern POSTCODE =
@@ -43,7 +46,6 @@ final class ColumnProfile {
     private int dates;
     private int dayFirst;
     private int monthFirst;
-    private int eitherWay;
     private int figuresOfDate;
     private int numbers;
     private int commas;
@@ -78,6 +80,13 @@ final class ColumnProfile {
             return;
         }
         values++;
+        if (values > LOOKED_AT_CLOSELY) {
+            if (cell instanceof Cell.Text && text.length() <= 40) {
+                countOrder(text);
+                countDecimals(text);
+            }
+            return;
+        }
         switch (cell) {
             case Cell.Moment(var moment) -> {
                 dates++;
@@ -91,14 +100,7 @@ final class ColumnProfile {
     private void addText(String text) {
         boolean digits = text.chars().anyMatch(Character::isDigit);
         if (digits && text.length() <= 40) {
-            WrittenDates.tells(text).ifPresent(order -> {
-                figuresOfDate++;
-                switch (order) {
-                    case DAY_FIRST -> dayFirst++;
-                    case MONTH_FIRST -> monthFirst++;
-                    case OPEN -> eitherWay++;
-                }
-            });
+            countOrder(text);
             boolean isYear = text.length() == 4;
             WrittenDates.Outcome date = ANY_DATE.read(text);
             if (!(date instanceof WrittenDates.Outcome.Read)) {
@@ -108,9 +110,7 @@ final class ColumnProfile {
                 dates++;
                 year(1970 + Math.floorDiv(days.first(), 365));
             }
-            commas += COMMA_NUMBER.matcher(text).matches() ? 1 : 0;
-            points += POINT_NUMBER.matcher(text).matches() ? 1 : 0;
-            thousands += THOUSANDS.matcher(text).matches() ? 1 : 0;
+            countDecimals(text);
             numbers += COMMA_NUMBER.matcher(text).matches()
                             || POINT_NUMBER.matcher(text).matches()
                             || WHOLE_NUMBER.matcher(text).matches()
@@ -122,6 +122,25 @@ final class ColumnProfile {
         emails += EMAIL.matcher(text).matches() ? 1 : 0;
         sexes += names.isWordOf("sex", text) ? 1 : 0;
         commaParted += text.indexOf(',') > 0 && text.indexOf(',') < text.length() - 1 && !digits ? 1 : 0;
+    }
+
+    private void countOrder(String text) {
+        WrittenDates.tells(text).ifPresent(order -> {
+            figuresOfDate++;
+            switch (order) {
+                case DAY_FIRST -> dayFirst++;
+                case MONTH_FIRST -> monthFirst++;
+                case OPEN -> {
+                    // It could be either way round, so it tells nothing.
+                }
+            }
+        });
+    }
+
+    private void countDecimals(String text) {
+        commas += COMMA_NUMBER.matcher(text).matches() ? 1 : 0;
+        points += POINT_NUMBER.matcher(text).matches() ? 1 : 0;
+        thousands += THOUSANDS.matcher(text).matches() ? 1 : 0;
     }
 
     private void countWord(String text) {
@@ -148,7 +167,8 @@ final class ColumnProfile {
     }
 
     private boolean mostly(int count) {
-        return values > 0 && count >= values * MOSTLY;
+        int looked = Math.min(values, LOOKED_AT_CLOSELY);
+        return looked > 0 && count >= looked * MOSTLY;
     }
 
     boolean isDates() {

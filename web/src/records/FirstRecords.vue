@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fieldWords } from '@/fields'
 import { Veiled } from '@/veil'
 import { computed } from 'vue'
 import { EVENT_FIELDS, PERSON_FIELDS } from './intake'
@@ -49,7 +50,7 @@ const groups = computed(() =>
         <table>
           <thead>
             <tr>
-              <th v-for="field in group.fields" :key="field">{{ field.replaceAll('_', ' ') }}</th>
+              <th v-for="field in group.fields" :key="field">{{ fieldWords(field) }}</th>
             </tr>
           </thead>
           <tbody>

@@ -1,4 +1,6 @@
 import type { Schemas } from '@/api/client'
+import { fieldWords } from '@/fields'
+import { count } from '@/stick'
 
 /** What a field is made of, as the document has it (docs/intakes.md). */
 export interface Maker {
@@ -104,7 +106,7 @@ export function wordsOf(target: Target): string {
     return 'a record of its own'
   }
   const [of, field = ''] = target.split(':')
-  const name = field === 'on' ? 'date' : field === 'until' ? 'end date' : field.replaceAll('_', ' ')
+  const name = field === 'on' ? 'date' : field === 'until' ? 'end date' : fieldWords(field)
   return of === 'person' ? name : `record: ${name}`
 }
 
@@ -189,10 +191,10 @@ export function amount(brought: Schemas['BroughtView']): string {
   const records = brought.events.added + brought.events.changed
   const words = []
   if (people) {
-    words.push(`${people.toLocaleString('en-GB')} ${people === 1 ? 'person' : 'people'}`)
+    words.push(`${count(people)} ${people === 1 ? 'person' : 'people'}`)
   }
   if (records) {
-    words.push(`${records.toLocaleString('en-GB')} ${records === 1 ? 'record' : 'records'}`)
+    words.push(`${count(records)} ${records === 1 ? 'record' : 'records'}`)
   }
   return words.join(' and ') || 'nothing new'
 }

@@ -6,6 +6,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.List;
+import java.util.Optional;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -33,8 +35,27 @@ public final class Commands {
                 .execute(arguments);
     }
 
+    /** Whether a file can be read; else there is a line more that says so. */
+    static boolean isThere(Path path, List<String> problems) {
+        boolean there = Files.isReadable(path) && !Files.isDirectory(path);
+        if (!there) {
+            problems.add(path + ": there is no such file, or it may not be read.");
+        }
+        return there;
+    }
+
+    /** Writes a text to a file, or prints it where none is named; the exit status. */
+    static int answer(Optional<Path> file, String text, PrintWriter out, PrintWriter err) {
+        if (file.isPresent()) {
+            return write(file.get(), text, err) ? RAN : BAD_INPUT;
+        }
+        out.print(text);
+        out.flush();
+        return RAN;
+    }
+
     /** Writes a file as a whole or not at all; false, with a line that says why, where that is refused. */
-    static boolean write(Path file, String text, PrintWriter err) {
+    private static boolean write(Path file, String text, PrintWriter err) {
         Path target = file.toAbsolutePath();
         try {
             Path whole = Files.createTempFile(target.getParent(), ".dipstick", ".part");

@@ -73,9 +73,7 @@ final class Convert implements Callable<Integer> {
         Settings settings = Settings.of(Optional.empty(), zone, List.of());
         List<String> problems = new ArrayList<>(settings.problems());
         for (Path file : files) {
-            if (!Files.isReadable(file) || Files.isDirectory(file)) {
-                problems.add(file + ": there is no such file, or it may not be read.");
-            }
+            Commands.isThere(file, problems);
         }
         if (!propose && intake.isEmpty()) {
             problems.add("--intake: say which intake the files are read by, or --propose one.");
@@ -106,12 +104,7 @@ final class Convert implements Callable<Integer> {
                     .filter(choice -> choice.becomes().isEmpty())
                     .forEach(choice -> err.println("Left out: “" + choice.column() + "”."));
             String text = IntakeDocument.written(proposal.intake()) + "\n";
-            if (proposed.isPresent()) {
-                return Commands.write(proposed.get(), text, err) ? Commands.RAN : Commands.BAD_INPUT;
-            }
-            out.print(text);
-            out.flush();
-            return Commands.RAN;
+            return Commands.answer(proposed, text, out, err);
         } catch (UnreadableRows unreadable) {
             return refused(List.of(file + ":" + unreadable.line() + ": " + unreadable.getMessage()));
         }

@@ -99,8 +99,8 @@ final class Evaluate implements Callable<Integer> {
     }
 
     private Optional<RecordFiles.Loaded> load(ZoneId zone, List<String> problems) {
-        boolean there = isThere(people, problems);
-        if (!isThere(events, problems) || !there) {
+        boolean there = Commands.isThere(people, problems);
+        if (!Commands.isThere(events, problems) || !there) {
             return Optional.empty();
         }
         try {
@@ -112,14 +112,6 @@ final class Evaluate implements Callable<Integer> {
             problems.add("The records cannot be read: " + unreadable.getMessage());
             return Optional.empty();
         }
-    }
-
-    private static boolean isThere(Path path, List<String> problems) {
-        boolean there = Files.isReadable(path) && !Files.isDirectory(path);
-        if (!there) {
-            problems.add(path + ": there is no such file, or it may not be read.");
-        }
-        return there;
     }
 
     private static String inFile(Path path, RowProblem problem) {
@@ -177,8 +169,9 @@ final class Evaluate implements Callable<Integer> {
             case csv -> ReadingExport.csv(reading, members);
             case json -> ReadingExport.json(reading, members, settings.zone()).toPrettyString() + "\n";
         };
-        if (!write(text)) {
-            return Commands.BAD_INPUT;
+        int status = Commands.answer(file, text, out, err);
+        if (status != Commands.RAN) {
+            return status;
         }
         int passedOver =
                 loaded.waiting().values().stream().mapToInt(Integer::intValue).sum();
@@ -194,15 +187,6 @@ final class Evaluate implements Callable<Integer> {
             err.println(people + ": there is no person “" + id + "”.");
             return Commands.BAD_INPUT;
         }
-        return write(new Explanation(evaluator, set).of(person.getAsInt())) ? Commands.RAN : Commands.BAD_INPUT;
-    }
-
-    private boolean write(String text) {
-        if (file.isEmpty()) {
-            out.print(text);
-            out.flush();
-            return true;
-        }
-        return Commands.write(file.get(), text, err);
+        return Commands.answer(file, new Explanation(evaluator, set).of(person.getAsInt()), out, err);
     }
 }

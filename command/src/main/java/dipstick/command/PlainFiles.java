@@ -4,7 +4,6 @@ import de.siegmar.fastcsv.writer.CsvWriter;
 import dipstick.core.export.FieldCell;
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.Field;
-import dipstick.core.records.FieldValue;
 import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
 import dipstick.intake.describe.Intake;
@@ -18,7 +17,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
@@ -61,13 +59,13 @@ final class PlainFiles implements Closeable {
     MadeSink sink(Consumer<Trouble> troubles) {
         return new MadeSink() {
             @Override
-            public void person(long line, PersonRecord person) {
-                peopleCsv.writeRecord(cells(person.values(), personFields));
+            public void person(PersonRecord person) {
+                peopleCsv.writeRecord(FieldCell.row(person.values(), personFields));
             }
 
             @Override
-            public void event(long line, EventRecord event) {
-                eventsCsv.writeRecord(cells(event.values(), eventFields));
+            public void event(EventRecord event) {
+                eventsCsv.writeRecord(FieldCell.row(event.values(), eventFields));
             }
 
             @Override
@@ -75,14 +73,6 @@ final class PlainFiles implements Closeable {
                 troubles.accept(trouble);
             }
         };
-    }
-
-    private static List<String> cells(Map<String, FieldValue> values, List<Field> fields) {
-        return fields.stream()
-                .map(field -> Optional.ofNullable(values.get(field.name()))
-                        .map(FieldCell::of)
-                        .orElse(""))
-                .toList();
     }
 
     /** Writes what is still held back; once is enough. */

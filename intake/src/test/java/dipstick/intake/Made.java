@@ -35,12 +35,12 @@ final class Made implements MadeSink {
     }
 
     @Override
-    public void person(long line, PersonRecord person) {
+    public void person(PersonRecord person) {
         people.add(person);
     }
 
     @Override
-    public void event(long line, EventRecord event) {
+    public void event(EventRecord event) {
         events.add(event);
     }
 

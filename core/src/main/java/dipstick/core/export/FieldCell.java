@@ -8,6 +8,9 @@ import dipstick.core.records.FieldValue;
 import dipstick.core.records.Fields;
 import dipstick.core.time.PartialDate;
 import dipstick.core.wording.FieldWords;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** A field of people as a column of a table that can come back in. */
@@ -46,6 +49,15 @@ public final class FieldCell {
             case Column.OfTexts texts ->
                 texts.sets().get(code).stream().map(texts.words()::get).collect(Collectors.joining("; "));
         };
+    }
+
+    /** The values of a record as a row of such a file; empty where it has none. */
+    public static List<String> row(Map<String, FieldValue> values, List<Field> fields) {
+        return fields.stream()
+                .map(field -> Optional.ofNullable(values.get(field.name()))
+                        .map(FieldCell::of)
+                        .orElse(""))
+                .toList();
     }
 
     /** A value as files that are brought in write it. */

@@ -60,13 +60,6 @@ public record EventRecord(Map<String, FieldValue> values) {
                 : OptionalDouble.empty();
     }
 
-    /** The same record with another value in one field. */
-    public EventRecord with(String field, FieldValue value) {
-        Map<String, FieldValue> changed = new HashMap<>(values);
-        changed.put(field, value);
-        return new EventRecord(changed);
-    }
-
     /** Gathers the values of a record; what is empty stays missing. */
     public static final class Builder {
         private final Map<String, FieldValue> values = new HashMap<>();
@@ -83,13 +76,6 @@ public record EventRecord(Map<String, FieldValue> values) {
         public Builder texts(String field, List<String> texts) {
             if (!texts.isEmpty()) {
                 values.put(field, new FieldValue.OfTexts(texts));
-            }
-            return this;
-        }
-
-        public Builder codings(String field, List<Coding> codings) {
-            if (!codings.isEmpty()) {
-                values.put(field, new FieldValue.OfCodings(codings));
             }
             return this;
         }

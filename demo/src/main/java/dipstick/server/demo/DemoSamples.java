@@ -37,8 +37,9 @@ class DemoSamples implements SampleFiles {
     @Override
     public List<Sample> all() {
         return List.of(
-                new Sample("appointments.xlsx", "a clinic system's appointments, in a workbook", appointments()),
-                new Sample("laboratory.csv", "a laboratory's results, days first and decimal commas", laboratory()));
+                new Sample("appointments.xlsx", "a clinic system's appointments, in a workbook", this::appointments),
+                new Sample(
+                        "laboratory.csv", "a laboratory's results, days first and decimal commas", this::laboratory));
     }
 
     private DemoPerson person(int number) {

@@ -15,7 +15,6 @@ import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.EnumNamingStrategies;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.MapperFeature;
-import tools.jackson.databind.PropertyNamingStrategies;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -26,7 +25,6 @@ public final class IntakeDocument {
             .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
             .enumNamingStrategy(EnumNamingStrategies.KEBAB_CASE)
-            .propertyNamingStrategy(PropertyNamingStrategies.LOWER_CAMEL_CASE)
             .changeDefaultPropertyInclusion(included ->
                     included.withValueInclusion(com.fasterxml.jackson.annotation.JsonInclude.Include.NON_EMPTY))
             .enable(SerializationFeature.INDENT_OUTPUT)

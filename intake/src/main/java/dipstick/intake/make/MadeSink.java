@@ -5,9 +5,9 @@ import dipstick.core.records.PersonRecord;
 
 /** Takes what is made of a file, row by row. */
 public interface MadeSink {
-    void person(long line, PersonRecord person);
+    void person(PersonRecord person);
 
-    void event(long line, EventRecord event);
+    void event(EventRecord event);
 
     void trouble(Trouble trouble);
 }

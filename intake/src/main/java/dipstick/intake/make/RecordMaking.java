@@ -106,7 +106,7 @@ public final class RecordMaking {
             rows++;
             make(row.get());
         }
-        people.forEach((id, person) -> sink.person(person.line(), new PersonRecord(id, person.values())));
+        people.forEach((id, person) -> sink.person(new PersonRecord(id, person.values())));
         return new Read(rows, table.leftOut());
     }
 
@@ -244,7 +244,7 @@ public final class RecordMaking {
         if (troubles.isEmpty()) {
             EventRecord event = new EventRecord(values);
             if (event.id().isEmpty() || eventIds.add(event.id())) {
-                sink.event(row.line(), event);
+                sink.event(event);
             } else {
                 trouble(row, "", Reason.ID_TWICE, "“" + event.id() + "” is the id of another row of the file.");
             }

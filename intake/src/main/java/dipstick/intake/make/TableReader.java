@@ -18,7 +18,7 @@ import java.util.stream.Collectors;
 /** Reads the rows below a header; what stands above it, and what the intake leaves out, is passed over. */
 public final class TableReader implements Closeable {
     /** A header stands among the first rows, below a few lines of title. */
-    static final int HEADER_WITHIN = 60;
+    public static final int HEADER_WITHIN = 60;
 
     private final Rows rows;
     private final Columns columns;

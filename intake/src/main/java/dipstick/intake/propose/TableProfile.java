@@ -27,12 +27,10 @@ record TableProfile(
         List<ColumnProfile> profiles,
         List<LeaveOut> totals,
         int rows) {
-    private static final int HEADER_WITHIN = 60;
-
     private static final FieldNames NAMES = FieldNames.ofTheTrade();
 
     static TableProfile of(Table table) throws IOException {
-        List<Row> first = TableReader.first(table, HEADER_WITHIN);
+        List<Row> first = TableReader.first(table, TableReader.HEADER_WITHIN);
         if (first.isEmpty()) {
             throw new UnreadableRows(1, "There is nothing in the file.");
         }

@@ -33,10 +33,10 @@ final class Encoding {
         if (startsWith(first, 0xFE, 0xFF)) {
             return StandardCharsets.UTF_16BE;
         }
-        if (startsWith(first, 0xEF, 0xBB, 0xBF) || isUtf8(file)) {
-            return looksWide(first) ? wide(first) : StandardCharsets.UTF_8;
+        if (looksWide(first)) {
+            return wide(first);
         }
-        return looksWide(first) ? wide(first) : detected(file);
+        return startsWith(first, 0xEF, 0xBB, 0xBF) || isUtf8(file) ? StandardCharsets.UTF_8 : detected(file);
     }
 
     /** Text in Latin letters without a mark in UTF-16 has a zero in every second byte. */

@@ -21,10 +21,13 @@ final class Separator {
     private static final int MOST_ROWS = 300;
     private static final String NAMED = "sep=";
 
+    /** With a mark before it and the end of its line. */
+    private static final int LONGEST_NAMED = 8;
+
     private Separator() {}
 
     static char of(Path file, Charset charset) throws IOException {
-        String start = start(file, charset);
+        String start = start(file, charset, LOOKED_AT);
         if (isNamed(start)) {
             return start.charAt(NAMED.length());
         }
@@ -41,7 +44,7 @@ final class Separator {
     }
 
     static boolean isNamed(Path file, Charset charset) throws IOException {
-        return isNamed(start(file, charset));
+        return isNamed(start(file, charset, LONGEST_NAMED));
     }
 
     private static boolean isNamed(String start) {
@@ -50,8 +53,8 @@ final class Separator {
                 && (start.length() == NAMED.length() + 1 || "\r\n".indexOf(start.charAt(NAMED.length() + 1)) >= 0);
     }
 
-    private static String start(Path file, Charset charset) throws IOException {
-        char[] chars = new char[LOOKED_AT];
+    private static String start(Path file, Charset charset, int most) throws IOException {
+        char[] chars = new char[most];
         int filled = 0;
         try (BufferedReader text = new BufferedReader(new InputStreamReader(Files.newInputStream(file), charset))) {
             for (int read = text.read(chars, 0, chars.length);

@@ -91,14 +91,13 @@ class Deliveries {
         String id = UUID.randomUUID().toString();
         Path own = Files.createDirectories(folder.resolve(id));
         Path file = own.resolve("sent");
-        long size;
         try {
-            size = Files.copy(bytes, file);
+            Files.copy(bytes, file);
         } catch (IOException brokenOff) {
             FileSystemUtils.deleteRecursively(own);
             throw brokenOff;
         }
-        Delivery received = new Delivery(id, fileName, size, own, file, today.now());
+        Delivery received = new Delivery(id, fileName, own, file, today.now());
         deliveries.put(id, received);
         working.execute(() -> guarded(received, () -> findOut(received)));
         return received;
@@ -156,25 +155,26 @@ class Deliveries {
     }
 
     private static void guarded(Delivery one, Step step) {
-        State before = one.state();
         try {
             step.go();
         } catch (UnreadableRows unreadable) {
             String where = unreadable.line() > 1 ? " (line " + unreadable.line() + ")" : "";
-            one.become(failed(before, unreadable.getMessage() + where + " Nothing was changed."));
+            one.become(failed(one.state(), unreadable.getMessage() + where + " Nothing was changed."));
         } catch (IOException | RuntimeException failure) {
             LOG.error("A delivery failed", failure);
-            one.become(failed(before, OUR_MISTAKE));
+            one.become(failed(one.state(), OUR_MISTAKE));
         }
     }
 
     private static State failed(State before, String reason) {
         return switch (before) {
+            case State.Tried(Found found, Intake intake, Trial _) ->
+                new State.Failed(Optional.of(found), Optional.of(intake), reason);
             case State.Trying(Found found, Intake intake) ->
                 new State.Failed(Optional.of(found), Optional.of(intake), reason);
             case State.Taking taking ->
                 new State.Failed(Optional.of(taking.found()), Optional.of(taking.intake()), reason);
-            case State.Reading _, State.Tried _, State.Taken _, State.Failed _ ->
+            case State.Reading _, State.Taken _, State.Failed _ ->
                 new State.Failed(Optional.empty(), Optional.empty(), reason);
         };
     }
@@ -188,13 +188,12 @@ class Deliveries {
         Packed.One file = files.getFirst();
         Proposal proposal = Proposing.of(file.name(), file.file(), today.day().getYear());
         List<String> columns = proposal.intake().table().columns();
-        Optional<Intake> known = intakes.ofColumns(columns).or(() -> intakes.nearest(columns));
+        Optional<Intake> known = intakes.ofColumns(columns);
         Proposal own = proposal.called(intakes.freeId(proposal.intake().id()));
-        Found found = new Found(file.name(), file.file(), own, known.isPresent());
+        Found found = new Found(file.file(), own, known.isPresent());
         Intake intake = known.orElse(own.intake());
-        State.Trying trying = new State.Trying(found, intake);
-        one.become(trying);
-        guarded(one, () -> tryNow(one, found, intake));
+        one.become(new State.Trying(found, intake));
+        tryNow(one, found, intake);
     }
 
     private void tryNow(Delivery one, Found found, Intake intake) throws IOException {
@@ -257,7 +256,6 @@ class Deliveries {
     }
 
     private void takeNow(Delivery one, State.Tried tried, String who) {
-        int badRows = tried.trial().badRows();
         Making making =
                 new Making(tried.found().file(), tried.intake(), today.zone(), records.finder(), Unwatched.HERE);
         RecordsIn.Taken taken = records.take(
@@ -266,8 +264,8 @@ class Deliveries {
                         who,
                         one.fileName(),
                         tried.intake().name(),
-                        tried.found().file()),
-                _ -> badRows);
+                        tried.found().file(),
+                        tried.trial().badRows()));
         intakes.save(tried.intake(), who);
         one.become(new State.Taken(
                 tried.found(), tried.intake(), tried.trial(), taken.delivery(), taken.brought(), taken.shown()));

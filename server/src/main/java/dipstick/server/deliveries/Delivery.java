@@ -12,16 +12,14 @@ import java.util.concurrent.atomic.AtomicReference;
 final class Delivery {
     private final String id;
     private final String fileName;
-    private final long bytes;
     private final Path folder;
     private final Path file;
     private final Instant receivedAt;
     private final AtomicReference<State> state = new AtomicReference<>(new State.Reading());
 
-    Delivery(String id, String fileName, long bytes, Path folder, Path file, Instant receivedAt) {
+    Delivery(String id, String fileName, Path folder, Path file, Instant receivedAt) {
         this.id = id;
         this.fileName = fileName;
-        this.bytes = bytes;
         this.folder = folder;
         this.file = file;
         this.receivedAt = receivedAt;
@@ -30,10 +28,10 @@ final class Delivery {
     /**
      * What was found out of the file.
      *
-     * @param name of the file itself, where it came packed
+     * @param file itself, where it came packed
      * @param known whether an intake of the practice reads it
      */
-    record Found(String name, Path file, Proposal proposal, boolean known) {
+    record Found(Path file, Proposal proposal, boolean known) {
         /** Whether something that only a person can say is not said yet. */
         boolean isOpen(Intake intake) {
             return !known && !proposal.questions().isEmpty() && intake.equals(proposal.intake());
@@ -62,10 +60,6 @@ final class Delivery {
 
     String fileName() {
         return fileName;
-    }
-
-    long bytes() {
-        return bytes;
     }
 
     /** Everything that belongs to it lies here. */

@@ -150,7 +150,8 @@ class DeliveryController {
                 .flatMap(some -> some.all().stream())
                 .filter(one -> one.name().equals(name))
                 .findFirst()
-                .map(one -> Download.of("application/octet-stream", one.name(), one.bytes()))
+                .map(one -> Download.of(
+                        "application/octet-stream", one.name(), one.bytes().get()))
                 .orElseThrow(
                         () -> Problems.refused(HttpStatus.NOT_FOUND, "no-such-sample", "There is no such file here."));
     }

@@ -50,23 +50,17 @@ class Intakes {
         return versions;
     }
 
-    /** The one whose files have just these columns, wherever they stand. */
+    /**
+     * The one that has most columns in common with these: at least two thirds of its own, and of these. Where several have
+     * as many, the one with the fewest besides: who has just these is first.
+     */
     Optional<Intake> ofColumns(List<String> columns) {
-        Set<String> shape = shape(columns);
-        return inForce().stream()
-                .map(saved -> read(saved.document()))
-                .filter(intake -> shape(intake.table().columns()).equals(shape))
-                .findFirst();
-    }
-
-    /** The one that has most columns in common with these: at least two thirds of its own, and of these. */
-    Optional<Intake> nearest(List<String> columns) {
         Set<String> here = shape(columns);
         return inForce().stream()
                 .map(saved -> read(saved.document()))
-                .filter(intake -> common(intake, here) * 3
-                        >= Math.max(here.size(), shape(intake.table().columns()).size()) * 2L)
-                .max(Comparator.comparingLong(intake -> common(intake, here)));
+                .filter(intake -> common(intake, here) * 3 >= Math.max(here.size(), width(intake)) * 2L)
+                .max(Comparator.comparingLong((Intake intake) -> common(intake, here))
+                        .thenComparing(Intakes::width, Comparator.reverseOrder()));
     }
 
     /** An id that no intake has had, like the one that is wanted. */
@@ -76,6 +70,10 @@ class Intakes {
             id = wanted + "-" + number;
         }
         return id;
+    }
+
+    private static int width(Intake intake) {
+        return shape(intake.table().columns()).size();
     }
 
     private static long common(Intake intake, Set<String> shape) {

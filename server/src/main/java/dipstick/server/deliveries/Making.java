@@ -21,25 +21,21 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
-/** Makes records of a file as its intake says, for {@link RecordsIn}. */
+/** Makes records of a file as its intake says, for {@link RecordsIn}; the watch sees all of it, and what cannot be made. */
 final class Making implements RecordsIn.Source {
     private final Path file;
     private final Intake intake;
     private final ZoneId zone;
     private final Function<Map<String, FieldValue>, List<String>> known;
-    private final Watch watch;
+    private final MadeSink watch;
     private RecordMaking.Read read = new RecordMaking.Read(0, 0);
 
-    /** Sees everything that is made, and everything that cannot be. */
-    interface Watch {
-        void person(PersonRecord person);
-
-        void event(EventRecord event);
-
-        void trouble(Trouble trouble);
-    }
-
-    Making(Path file, Intake intake, ZoneId zone, Function<Map<String, FieldValue>, List<String>> known, Watch watch) {
+    Making(
+            Path file,
+            Intake intake,
+            ZoneId zone,
+            Function<Map<String, FieldValue>, List<String>> known,
+            MadeSink watch) {
         this.file = file;
         this.intake = intake;
         this.zone = zone;
@@ -91,13 +87,13 @@ final class Making implements RecordsIn.Source {
         PeopleKnown people = known::apply;
         read = RecordMaking.read(file, intake, zone, people, new MadeSink() {
             @Override
-            public void person(long line, PersonRecord person) {
+            public void person(PersonRecord person) {
                 watch.person(person);
                 sink.person(person);
             }
 
             @Override
-            public void event(long line, EventRecord event) {
+            public void event(EventRecord event) {
                 watch.event(event);
                 sink.event(event);
             }

@@ -5,6 +5,7 @@ import dipstick.core.export.FieldCell;
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.FieldValue;
 import dipstick.core.records.PersonRecord;
+import dipstick.intake.make.MadeSink;
 import dipstick.intake.make.Trouble;
 import dipstick.server.web.SafeCell;
 import java.io.Closeable;
@@ -17,7 +18,7 @@ import java.util.List;
 import java.util.Map;
 
 /** Gathers what is wrong with a file, and its first records; all troubles are in a file besides. */
-final class Troubles implements Making.Watch, Closeable {
+final class Troubles implements MadeSink, Closeable {
     private static final int MOST_FIRST = 5;
     private static final int MOST_RECORDS = 12;
 

@@ -2,10 +2,11 @@ package dipstick.server.deliveries;
 
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.PersonRecord;
+import dipstick.intake.make.MadeSink;
 import dipstick.intake.make.Trouble;
 
 /** What is taken was seen when it was tried. */
-enum Unwatched implements Making.Watch {
+enum Unwatched implements MadeSink {
     HERE;
 
     @Override

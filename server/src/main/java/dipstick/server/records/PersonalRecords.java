@@ -1,12 +1,10 @@
 package dipstick.server.records;
 
 import dipstick.core.export.FieldCell;
-import dipstick.core.records.EventRecord;
 import dipstick.core.records.Field;
 import dipstick.core.records.Fields;
 import dipstick.server.personal.PersonalData;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.core.annotation.Order;
@@ -55,7 +53,8 @@ class PersonalRecords implements PersonalData {
                         "Records",
                         headers,
                         records.eventsOf(new String[] {person}).stream()
-                                .map(stored -> cells(RowMapping.event(stored, ofEvents), shown))
+                                .map(stored -> FieldCell.row(
+                                        RowMapping.event(stored, ofEvents).values(), shown))
                                 .toList()),
                 new Held(
                         "On file before a delivery changed it",
@@ -70,16 +69,9 @@ class PersonalRecords implements PersonalData {
                         "Records before a delivery changed them",
                         headers,
                         records.eventsBefore(person).stream()
-                                .map(stored -> cells(RowMapping.event(stored, ofEvents), shown))
+                                .map(stored -> FieldCell.row(
+                                        RowMapping.event(stored, ofEvents).values(), shown))
                                 .toList()));
-    }
-
-    private static List<String> cells(EventRecord event, List<Field> fields) {
-        return fields.stream()
-                .map(field -> Optional.ofNullable(event.values().get(field.name()))
-                        .map(FieldCell::of)
-                        .orElse(""))
-                .toList();
     }
 
     @Override

@@ -4,6 +4,7 @@ import dipstick.core.population.Population;
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.Field;
 import dipstick.core.records.FieldValue;
+import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
 import dipstick.core.records.RecordFields;
 import dipstick.server.personal.Erased;
@@ -100,7 +101,8 @@ public class RecordsIn {
     /** @param shown whether the view shows them; else it is being tried again */
     public record Taken(long delivery, Brought brought, boolean shown) {}
 
-    public record About(String who, String fileName, String intake, Path file) {}
+    /** @param badRows how many rows of the file are left out, since they cannot be read */
+    public record About(String who, String fileName, String intake, Path file, int badRows) {}
 
     /** @param look at everybody as they would be */
     public <T> Tried<T> tryOut(Source source, Function<Population, T> look) {
@@ -111,8 +113,7 @@ public class RecordsIn {
         });
     }
 
-    /** @param badRows how many rows of the file are left out, since they cannot be read */
-    public Taken take(Source source, About about, Function<Brought, Integer> badRows) {
+    public Taken take(Source source, About about) {
         Taken taken = transaction.execute(_ -> {
             DeliveryLog.About logged = new DeliveryLog.About(
                     about.who(), FileKind.OTHER, about.fileName(), about.intake(), Optional.of(about.file()));
@@ -127,7 +128,7 @@ public class RecordsIn {
                             brought.people().unchanged() + brought.events().unchanged(),
                             brought.gone(),
                             Set.of()),
-                    badRows.apply(brought),
+                    about.badRows(),
                     brought.unknownPeople());
             return new Taken(delivery, brought, false);
         });
@@ -163,19 +164,18 @@ public class RecordsIn {
         private final List<EventRecord> events = new ArrayList<>();
         private final Changes.Sum ofPeople = new Changes.Sum();
         private final Changes.Sum ofEvents = new Changes.Sum();
-        private RecordFields fields = known;
+        private final Fields personFields;
         private int leftOut;
 
         Writing(Source source, Optional<DeliveryNotes> notes) {
             this.source = source;
             this.notes = notes;
+            this.personFields = known.people().with(source.customOfPeople());
         }
 
         Brought all() {
             writer.addCustomFieldsOfPeople(source.customOfPeople(), known.people());
             writer.addCustomFieldsOfEvents(source.customOfEvents(), known.events());
-            fields = new RecordFields(
-                    known.people().with(source.customOfPeople()), known.events().with(source.customOfEvents()));
             try {
                 source.read(this);
             } catch (IOException unreadable) {
@@ -233,7 +233,7 @@ public class RecordsIn {
         }
 
         private void writePeople() {
-            ofPeople.add(writer.writePeople(people, source.cleared(), fields.people(), notes));
+            ofPeople.add(writer.writePeople(people, source.cleared(), personFields, notes));
             people.clear();
         }
 

@@ -14,9 +14,12 @@ const emit = defineEmits<{ mend: [column: string, target: Target] }>()
 
 const KEPT = 'kept'
 
+/** What cannot be chosen, and is shown as it stands. */
+const FIXED: ReadonlySet<Target | undefined> = new Set<Target>(['each', 'also', 'identity'])
+
 function chosen(column: string): string {
   const targets = targetsOf(intake, column)
-  return targets.length > 1 || targets[0] === 'each' ? KEPT : (targets[0] ?? '')
+  return targets.length > 1 || FIXED.has(targets[0]) ? KEPT : (targets[0] ?? '')
 }
 
 const KNOWN = new Set(['id', 'person_id', ...PERSON_FIELDS, ...EVENT_FIELDS])

@@ -40,6 +40,8 @@ const address = computed(() => `/api/deliveries/${delivery.id}`)
 const found = computed(() => view.value.found)
 const trial = computed(() => view.value.trial)
 const intake = computed(() => view.value.intake as Intake | undefined)
+const wrong = computed(() => troubles((reason) => reason !== 'PASSED_OVER'))
+const passedOver = computed(() => troubles((reason) => reason === 'PASSED_OVER'))
 const working = computed(() => isWorking(view.value.stage))
 const open = computed(() => (view.value.stage === 'TRIED' || working.value) && found.value)
 const decided = ref(new Set<string>())
@@ -102,6 +104,10 @@ async function leave() {
     return
   }
   emit('left')
+}
+
+function troubles(ofReason: (reason: Schemas['TroublesView']['reason']) => boolean) {
+  return (trial.value?.troubles ?? []).filter((group) => ofReason(group.reason))
 }
 
 function counts(of: Schemas['CountsView']): string {
@@ -241,7 +247,7 @@ function counts(of: Schemas['CountsView']): string {
             />
             <Button v-if="!working" text label="Leave it" @click="leave" />
           </div>
-          <section v-if="trial?.troubles.length" aria-label="What is wrong">
+          <section v-if="trial && wrong.length" aria-label="What is wrong">
             <h2>
               What is wrong: {{ count(trial.badRows) }} {{ trial.badRows === 1 ? 'row' : 'rows' }}
             </h2>
@@ -259,7 +265,7 @@ function counts(of: Schemas['CountsView']): string {
                 </tr>
               </thead>
               <tbody>
-                <tr v-for="group in trial.troubles" :key="group.reason">
+                <tr v-for="group in wrong" :key="group.reason">
                   <td class="number">{{ count(group.count) }}</td>
                   <td>{{ group.first.map((one) => one.line).join(', ') }}</td>
                   <td>{{ group.first[0]?.column }}</td>
@@ -267,6 +273,14 @@ function counts(of: Schemas['CountsView']): string {
                 </tr>
               </tbody>
             </table>
+          </section>
+          <section v-if="passedOver.length" aria-label="Passed over">
+            <h2>Passed over</h2>
+            <ul class="does">
+              <li v-for="group in passedOver" :key="group.first[0]?.said">
+                {{ count(group.count) }} × {{ group.first[0]?.said }}
+              </li>
+            </ul>
           </section>
         </div>
         <ColumnsTable

@@ -181,7 +181,7 @@ function dropped(event: DragEvent) {
         id="file"
         ref="picker"
         type="file"
-        accept=".csv,.tsv,.txt,.xlsx,.ods,.gz,.zip,text/csv"
+        accept=".csv,.tsv,.txt,.xlsx,.ods,.json,.ndjson,.hl7,.vcf,.ics,.gz,.zip,text/csv"
         @change="start(picker?.files?.[0])"
       />
       <span class="quiet">

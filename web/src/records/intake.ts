@@ -18,9 +18,14 @@ export interface Intake {
   id: string
   name: string
   written?: { dates?: 'day-first' | 'month-first' | 'open'; decimal?: 'point' | 'comma' }
-  whose?: { number?: Maker; by?: Fields }
+  whose?: { number?: Maker; by?: Fields; others?: Maker; merged?: Maker }
   people?: { fields: Fields; meaning?: string }
-  events?: { fields: Fields; each?: { columns: string[] }; unlessBlank?: string[] }[]
+  events?: {
+    fields: Fields
+    each?: { columns: string[] }
+    unlessBlank?: string[]
+    identity?: Maker[]
+  }[]
   [more: string]: unknown
 }
 
@@ -64,8 +69,9 @@ export const EVENT_FIELDS = [
   'also_coded',
 ]
 
-/** Where a column goes: nowhere, to the person's number, to a field, or to a record of its own. */
-export type Target = '' | 'number' | 'each' | `person:${string}` | `event:${string}`
+/** Where a column goes: nowhere, to a number of the person, to a field, to a record of its own, or to what tells records apart. */
+export type Target =
+  '' | 'number' | 'also' | 'each' | 'identity' | `person:${string}` | `event:${string}`
 
 function isOf(maker: Maker, column: string): boolean {
   return maker.column === column || (maker.columns ?? []).includes(column)
@@ -76,6 +82,9 @@ export function targetsOf(intake: Intake, column: string): Target[] {
   const targets: Target[] = []
   if (intake.whose?.number && isOf(intake.whose.number, column)) {
     targets.push('number')
+  }
+  if ([intake.whose?.others, intake.whose?.merged].some((maker) => maker && isOf(maker, column))) {
+    targets.push('also')
   }
   for (const [field, maker] of Object.entries(intake.people?.fields ?? {})) {
     if (isOf(maker, column)) {
@@ -91,6 +100,9 @@ export function targetsOf(intake: Intake, column: string): Target[] {
     if (records.each?.columns.includes(column)) {
       targets.push('each')
     }
+    if (records.identity?.some((maker) => isOf(maker, column))) {
+      targets.push('identity')
+    }
   }
   return targets
 }
@@ -102,8 +114,14 @@ export function wordsOf(target: Target): string {
   if (target === 'number') {
     return 'person number'
   }
+  if (target === 'also') {
+    return 'further person numbers'
+  }
   if (target === 'each') {
     return 'a record of its own'
+  }
+  if (target === 'identity') {
+    return 'tells the records apart'
   }
   const [of, field = ''] = target.split(':')
   const name = field === 'on' ? 'date' : field === 'until' ? 'end date' : fieldWords(field)
@@ -120,6 +138,12 @@ export function withTarget(intake: Intake, column: string, target: Target): Inta
   if (next.whose?.number && isOf(next.whose.number, column)) {
     delete next.whose.number
   }
+  if (next.whose?.others && isOf(next.whose.others, column)) {
+    delete next.whose.others
+  }
+  if (next.whose?.merged && isOf(next.whose.merged, column)) {
+    delete next.whose.merged
+  }
   if (next.people) {
     next.people.fields = without(next.people.fields, column)
   }
@@ -127,6 +151,9 @@ export function withTarget(intake: Intake, column: string, target: Target): Inta
     records.fields = without(records.fields, column)
     if (records.each) {
       records.each.columns = records.each.columns.filter((one) => one !== column)
+    }
+    if (records.identity) {
+      records.identity = records.identity.filter((maker) => !isOf(maker, column))
     }
     records.unlessBlank = (records.unlessBlank ?? []).filter((one) => one !== column)
   }
@@ -136,7 +163,8 @@ export function withTarget(intake: Intake, column: string, target: Target): Inta
 
 function put(next: Intake, column: string, target: Target) {
   if (target === 'number') {
-    next.whose = { number: { column } }
+    delete next.whose?.by
+    next.whose = { ...next.whose, number: { column } }
   } else if (target.startsWith('person:')) {
     next.people ??= { fields: {} }
     next.people.fields[target.slice('person:'.length)] = { column }

@@ -3,11 +3,13 @@ package dipstick.command;
 import dipstick.intake.describe.Intake;
 import dipstick.intake.describe.IntakeDocument;
 import dipstick.intake.describe.InvalidIntake;
+import dipstick.intake.files.Packed;
+import dipstick.intake.files.Together;
 import dipstick.intake.make.PeopleKnown;
 import dipstick.intake.make.RecordMaking;
+import dipstick.intake.make.Trouble;
 import dipstick.intake.propose.Proposal;
 import dipstick.intake.propose.Proposing;
-import dipstick.intake.rows.Packed;
 import dipstick.intake.rows.UnreadableRows;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -96,9 +98,9 @@ final class Convert implements Callable<Integer> {
     private int propose(Settings settings, Path folder) throws IOException {
         Path file = files.getFirst();
         try {
-            Packed.One first = Packed.files(name(file), file, folder).getFirst();
-            Proposal proposal =
-                    Proposing.of(first.name(), first.file(), settings.asOf().getYear());
+            Packed.One first = unpacked(folder).getFirst();
+            Proposal proposal = Proposing.of(
+                    name(Path.of(first.name())), first.file(), settings.asOf().getYear());
             proposal.questions().forEach(question -> err.println("To be said: " + question.said()));
             proposal.choices().stream()
                     .filter(choice -> choice.becomes().isEmpty())
@@ -126,8 +128,8 @@ final class Convert implements Callable<Integer> {
         }
         List<String> problems = new ArrayList<>();
         try (PlainFiles plain = new PlainFiles(folder, read)) {
-            for (Path file : files) {
-                convert(file, folder, read, settings, plain, problems);
+            for (Packed.One one : unpacked(folder)) {
+                convert(one, read, settings, plain, problems);
             }
             problems.forEach(err::println);
             if (!problems.isEmpty() && !leaveOut) {
@@ -143,21 +145,36 @@ final class Convert implements Callable<Integer> {
         }
     }
 
-    private static void convert(
-            Path file, Path folder, Intake intake, Settings settings, PlainFiles plain, List<String> problems)
+    /** All files, those of one export together. */
+    private List<Packed.One> unpacked(Path folder) throws IOException {
+        List<Packed.One> all = new ArrayList<>();
+        for (Path file : files) {
+            all.addAll(Packed.files(file.toString(), file, folder));
+        }
+        if (all.size() == 1) {
+            return all;
+        }
+        List<Path> each = all.stream().map(Packed.One::file).toList();
+        return Together.of(each, folder)
+                .map(file -> List.of(new Packed.One(all.getFirst().name(), file)))
+                .orElse(all);
+    }
+
+    /** What is passed over is told and keeps nothing from being written: nothing of its kind is ever read. */
+    private void convert(Packed.One one, Intake intake, Settings settings, PlainFiles plain, List<String> problems)
             throws IOException {
         try {
-            for (Packed.One one : Packed.files(name(file), file, folder)) {
-                RecordMaking.read(
-                        one.file(),
-                        intake,
-                        settings.zone(),
-                        PeopleKnown.NOBODY,
-                        plain.sink(trouble -> problems.add(file + ":" + trouble.line() + ": "
-                                + (trouble.column().isEmpty() ? "" : trouble.column() + ": ") + trouble.said())));
-            }
+            RecordMaking.read(one.file(), intake, settings.zone(), PeopleKnown.NOBODY, plain.sink(trouble -> {
+                String said = one.name() + ":" + trouble.line() + ": "
+                        + (trouble.column().isEmpty() ? "" : trouble.column() + ": ") + trouble.said();
+                if (trouble.reason() == Trouble.Reason.PASSED_OVER) {
+                    err.println(said);
+                } else {
+                    problems.add(said);
+                }
+            }));
         } catch (UnreadableRows unreadable) {
-            problems.add(file + ":" + unreadable.line() + ": " + unreadable.getMessage());
+            problems.add(one.name() + ":" + unreadable.line() + ": " + unreadable.getMessage());
         }
     }
 

@@ -22,6 +22,8 @@ final class Made implements MadeSink {
     final List<PersonRecord> people = new ArrayList<>();
     final List<EventRecord> events = new ArrayList<>();
     final List<Trouble> troubles = new ArrayList<>();
+    final List<String> otherNumbers = new ArrayList<>();
+    final List<String> mergedNumbers = new ArrayList<>();
     RecordMaking.Read read = new RecordMaking.Read(0, 0);
 
     static Made of(Path file, Intake intake) throws IOException {
@@ -47,6 +49,16 @@ final class Made implements MadeSink {
     @Override
     public void trouble(Trouble trouble) {
         troubles.add(trouble);
+    }
+
+    @Override
+    public void alsoKnown(String person, String number) {
+        otherNumbers.add(person + " " + number);
+    }
+
+    @Override
+    public void merged(String person, String number) {
+        mergedNumbers.add(person + " " + number);
     }
 
     /** Each person as field=value, in the order of the names of the fields. */

@@ -3,9 +3,9 @@ package dipstick.intake;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
+import dipstick.intake.files.Packed;
 import dipstick.intake.propose.Proposal;
 import dipstick.intake.propose.Proposing;
-import dipstick.intake.rows.Packed;
 import dipstick.intake.rows.UnreadableRows;
 import java.io.IOException;
 import java.io.OutputStream;

@@ -178,7 +178,7 @@ class ProposedFilesTest {
         try (OutputStream out = new GZIPOutputStream(Files.newOutputStream(zipped))) {
             Files.copy(plain, out);
         }
-        Path unzipped = dipstick.intake.rows.Packed.files("plain.csv.gz", zipped, folder)
+        Path unzipped = dipstick.intake.files.Packed.files("plain.csv.gz", zipped, folder)
                 .getFirst()
                 .file();
         for (Path file : new Path[] {wide, unmarked, plain, unzipped}) {

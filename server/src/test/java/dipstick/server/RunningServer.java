@@ -167,6 +167,12 @@ public final class RunningServer {
             return send(request(path).GET());
         }
 
+        public Reply post(String path, byte[] body) throws Exception {
+            return send(request(path)
+                    .header("Content-Type", "application/octet-stream")
+                    .POST(BodyPublishers.ofByteArray(body)));
+        }
+
         public Reply post(String path, String body) throws Exception {
             return send(request(path).header("Content-Type", "application/json").POST(BodyPublishers.ofString(body)));
         }

@@ -24,9 +24,6 @@ public final class PartialDate {
     private static final Pattern DAY = Pattern.compile("\\d{4}-\\d{2}-\\d{2}");
     private static final Pattern DATE_TIME = Pattern.compile("\\d{4}-\\d{2}-\\d{2}[Tt].+");
 
-    private static final DateTimeFormatter STRICT_DAY =
-            DateTimeFormatter.ISO_LOCAL_DATE.withResolverStyle(ResolverStyle.STRICT);
-
     private static final DateTimeFormatter LOCAL_DATE_TIME = new DateTimeFormatterBuilder()
             .parseCaseInsensitive()
             .append(DateTimeFormatter.ISO_LOCAL_DATE)
@@ -50,7 +47,7 @@ public final class PartialDate {
     public static Optional<DateRange> parse(String text, ZoneId zone) {
         try {
             if (DAY.matcher(text).matches()) {
-                return Optional.of(DateRange.day(LocalDate.parse(text, STRICT_DAY)));
+                return Optional.of(DateRange.day(day(text)));
             }
             if (MONTH.matcher(text).matches()) {
                 YearMonth month = YearMonth.parse(text);
@@ -72,10 +69,16 @@ public final class PartialDate {
     /** The one day that {@code text} names, or nothing where it is partial or no date. */
     public static Optional<LocalDate> parseDay(String text) {
         try {
-            return DAY.matcher(text).matches() ? Optional.of(LocalDate.parse(text, STRICT_DAY)) : Optional.empty();
+            return DAY.matcher(text).matches() ? Optional.of(day(text)) : Optional.empty();
         } catch (DateTimeException unreadable) {
             return Optional.empty();
         }
+    }
+
+    /** @param text figures where {@link #DAY} has them */
+    private static LocalDate day(String text) {
+        return LocalDate.of(
+                Integer.parseInt(text, 0, 4, 10), Integer.parseInt(text, 5, 7, 10), Integer.parseInt(text, 8, 10, 10));
     }
 
     private static LocalDate localDay(String text, ZoneId zone) {

@@ -48,12 +48,22 @@ public record Intake(
         this.events = events == null ? List.of() : List.copyOf(events);
     }
 
-    /** @param fields by the name of the person field, with its type where it is a custom one that is no text */
-    public record PeopleOf(Map<String, Maker> fields, Meaning meaning, boolean blanksClear) {
-        public PeopleOf(Map<String, Maker> fields, @Nullable Meaning meaning, boolean blanksClear) {
+    /**
+     * A person of a row.
+     *
+     * @param fields by the name of the person field, with its type where it is a custom one that is no text
+     * @param unlessBlank columns at least one of which is not blank where there is a person
+     */
+    public record PeopleOf(Map<String, Maker> fields, Meaning meaning, boolean blanksClear, List<String> unlessBlank) {
+        public PeopleOf(
+                Map<String, Maker> fields,
+                @Nullable Meaning meaning,
+                boolean blanksClear,
+                @Nullable List<String> unlessBlank) {
             this.fields = inOrder(fields);
             this.meaning = meaning == null ? Meaning.ADDS_AND_CHANGES : meaning;
             this.blanksClear = blanksClear;
+            this.unlessBlank = unlessBlank == null ? List.of() : List.copyOf(unlessBlank);
         }
     }
 
@@ -94,13 +104,21 @@ public record Intake(
      * Whose a row is: the person's number, or several fields together.
      *
      * @param by by the name of a person field
+     * @param others further numbers by which this source knows the same person, parted by semicolons
+     * @param merged numbers of people who this source says are the same person, parted by semicolons
      */
-    public record Whose(Optional<Maker> number, Map<String, Maker> by) {
-        static final Whose NOBODY = new Whose(Optional.empty(), Map.of());
+    public record Whose(Optional<Maker> number, Map<String, Maker> by, Optional<Maker> others, Optional<Maker> merged) {
+        static final Whose NOBODY = new Whose(Optional.empty(), Map.of(), Optional.empty(), Optional.empty());
 
-        public Whose(Optional<Maker> number, @Nullable Map<String, Maker> by) {
+        public Whose(
+                Optional<Maker> number,
+                @Nullable Map<String, Maker> by,
+                Optional<Maker> others,
+                Optional<Maker> merged) {
             this.number = number;
             this.by = by == null ? Map.of() : inOrder(by);
+            this.others = others;
+            this.merged = merged;
         }
     }
 
@@ -119,6 +137,8 @@ public record Intake(
         Stream<Maker> makers = Stream.of(
                         whose.number().stream(),
                         whose.by().values().stream(),
+                        whose.others().stream(),
+                        whose.merged().stream(),
                         people.stream().flatMap(made -> made.fields().values().stream()),
                         events.stream().flatMap(made -> made.fields().values().stream()),
                         events.stream().flatMap(made -> made.identity().stream()))
@@ -126,6 +146,9 @@ public record Intake(
         Stream<String> each = events.stream()
                 .flatMap(made -> Stream.concat(
                         made.each().stream().flatMap(one -> one.columns().stream()), made.unlessBlank().stream()));
-        return Stream.concat(makers.flatMap(Maker::allColumns), each).distinct();
+        Stream<String> ofPeople = people.stream().flatMap(made -> made.unlessBlank().stream());
+        return Stream.of(makers.flatMap(Maker::allColumns), each, ofPeople)
+                .flatMap(part -> part)
+                .distinct();
     }
 }

@@ -7,27 +7,35 @@ import org.jspecify.annotations.Nullable;
 /**
  * How the table is found in a file; what is absent is found out from the file.
  *
+ * @param format what it is written in, a table unless said
  * @param headerLines how many lines its header has, 1 or 2
  * @param columns the names of all columns, by which files of this kind are known again
  * @param leaveOut rows that are none of the table, such as a total
  */
 public record TableShape(
+        FileFormat format,
         Optional<String> encoding,
         Optional<String> separator,
         Optional<String> sheet,
         int headerLines,
         List<String> columns,
         List<LeaveOut> leaveOut) {
-    static final TableShape ANY =
-            new TableShape(Optional.empty(), Optional.empty(), Optional.empty(), 1, List.of(), List.of());
+    static final TableShape ANY = of(FileFormat.TABLE);
+
+    /** All else is found out, or said by the format itself. */
+    public static TableShape of(FileFormat format) {
+        return new TableShape(format, Optional.empty(), Optional.empty(), Optional.empty(), 1, List.of(), List.of());
+    }
 
     public TableShape(
+            @Nullable FileFormat format,
             Optional<String> encoding,
             Optional<String> separator,
             Optional<String> sheet,
             int headerLines,
             @Nullable List<String> columns,
             @Nullable List<LeaveOut> leaveOut) {
+        this.format = format == null ? FileFormat.TABLE : format;
         this.encoding = encoding;
         this.separator = separator;
         this.sheet = sheet;

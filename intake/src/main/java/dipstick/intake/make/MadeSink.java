@@ -10,4 +10,10 @@ public interface MadeSink {
     void event(EventRecord event);
 
     void trouble(Trouble trouble);
+
+    /** The source of the file knows the person by another number, too. */
+    default void alsoKnown(String person, String number) {}
+
+    /** The source says that whoever had the other number is this person. */
+    default void merged(String person, String number) {}
 }

@@ -72,7 +72,8 @@ final class MakerPlan {
     }
 
     boolean isEmpty(Cell cell) {
-        return cell.isBlank() || (cell instanceof Cell.Text && empty.contains(NormalText.of(cell.text())));
+        return cell.isBlank()
+                || (cell instanceof Cell.Text && !empty.isEmpty() && empty.contains(NormalText.of(cell.text())));
     }
 
     private Cell source(Row row, One one) {

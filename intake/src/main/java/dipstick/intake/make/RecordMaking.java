@@ -7,10 +7,12 @@ import dipstick.core.records.FieldValue;
 import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
 import dipstick.core.text.NormalText;
+import dipstick.intake.describe.FileFormat;
 import dipstick.intake.describe.Intake;
 import dipstick.intake.describe.Maker;
 import dipstick.intake.make.Trouble.Reason;
 import dipstick.intake.rows.Cell;
+import dipstick.intake.rows.OwnColumn;
 import dipstick.intake.rows.Row;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -23,6 +25,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -30,6 +33,8 @@ import java.util.stream.Stream;
 
 /** Makes records of the rows of one file, as its intake says. */
 public final class RecordMaking {
+    private static final String NUMBERS_BETWEEN = ";";
+
     private final Intake intake;
     private final ZoneId zone;
     private final PeopleKnown known;
@@ -38,6 +43,10 @@ public final class RecordMaking {
     private final TableReader table;
     private final MakerPlan number;
     private final List<FieldPlan> by;
+    private final Optional<MakerPlan> others;
+    private final Optional<MakerPlan> merged;
+    private final OptionalInt passedOver;
+    private final List<Integer> personUnlessBlank;
     private final List<FieldPlan> ofPeople;
     private final List<EventPlan> ofEvents;
 
@@ -45,6 +54,13 @@ public final class RecordMaking {
     private final Map<String, Person> people = new LinkedHashMap<>();
 
     private final Set<String> eventIds = new HashSet<>();
+    /** Where what stands later is news: the last that was said of each record. */
+    private final Map<String, EventRecord> news = new LinkedHashMap<>();
+
+    private final boolean isOfNews;
+    /** By the number of somebody who turned out to be another person: that person's. */
+    private final Map<String, String> mergedInto = new HashMap<>();
+
     private int rows;
 
     private record Person(long line, Map<String, FieldValue> values) {}
@@ -60,6 +76,14 @@ public final class RecordMaking {
         this.sink = sink;
         this.number = plan(intake.whose().number().orElse(Maker.ofConstant("")));
         this.by = fields(intake.whose().by(), Fields.PERSON);
+        this.others = intake.whose().others().map(this::plan);
+        this.merged = intake.whose().merged().map(this::plan);
+        this.isOfNews = intake.table().format().isOfNews();
+        this.passedOver = intake.table().format() == FileFormat.TABLE
+                ? OptionalInt.empty()
+                : table.columns().find(OwnColumn.PASSED_OVER.columnName());
+        this.personUnlessBlank =
+                places(intake.people().map(Intake.PeopleOf::unlessBlank).orElse(List.of()));
         this.ofPeople = intake.people()
                 .map(made -> fields(made.fields(), Fields.PERSON))
                 .orElse(List.of());
@@ -106,7 +130,12 @@ public final class RecordMaking {
             rows++;
             make(row.get());
         }
-        people.forEach((id, person) -> sink.person(new PersonRecord(id, person.values())));
+        people.forEach((id, person) -> {
+            if (!mergedInto.containsKey(id)) {
+                sink.person(new PersonRecord(id, person.values()));
+            }
+        });
+        news.values().forEach(event -> sink.event(ofWhoeverStays(event)));
         return new Read(rows, table.leftOut());
     }
 
@@ -121,13 +150,53 @@ public final class RecordMaking {
                             + table.columns().names().size() + "."));
             return;
         }
+        if (passedOver.isPresent() && !row.at(passedOver.getAsInt()).isBlank()) {
+            trouble(row, "", Reason.PASSED_OVER, row.at(passedOver.getAsInt()).text() + ".");
+            return;
+        }
         Optional<String> person = personOf(row);
         if (person.isPresent()) {
-            if (!ofPeople.isEmpty()) {
+            numbers(row, others).forEach(number -> sink.alsoKnown(person.get(), number));
+            numbers(row, merged).stream()
+                    .filter(number -> !number.equals(person.get()))
+                    .forEach(number -> {
+                        mergedInto.remove(person.get());
+                        mergedInto.put(number, person.get());
+                        sink.merged(person.get(), number);
+                    });
+            if (!ofPeople.isEmpty() && isSaid(row, personUnlessBlank)) {
                 person(row, person.get());
             }
             ofEvents.forEach(plan -> events(row, person.get(), plan));
         }
+    }
+
+    private static List<String> numbers(Row row, Optional<MakerPlan> plan) {
+        return plan.stream()
+                .flatMap(made -> parts(made.make(row, MakerPlan.One.NONE).cell(), NUMBERS_BETWEEN).stream())
+                .map(Cell::text)
+                .filter(number -> !number.isEmpty())
+                .toList();
+    }
+
+    /** Nobody is merged in a ring: whoever was merged last stays. */
+    private String whoeverStays(String id) {
+        String stays = id;
+        Set<String> seen = new HashSet<>();
+        while (mergedInto.containsKey(stays) && seen.add(stays)) {
+            stays = mergedInto.get(stays);
+        }
+        return stays;
+    }
+
+    private EventRecord ofWhoeverStays(EventRecord event) {
+        String stays = whoeverStays(event.personId());
+        if (stays.equals(event.personId())) {
+            return event;
+        }
+        Map<String, FieldValue> values = new HashMap<>(event.values());
+        values.put("person_id", new FieldValue.OfText(stays));
+        return new EventRecord(values);
     }
 
     private Optional<String> personOf(Row row) {
@@ -137,7 +206,7 @@ public final class RecordMaking {
                 trouble(row, number.columnNames(), Reason.NO_PERSON, "The row does not say whose it is.");
                 return Optional.empty();
             }
-            return Optional.of(id);
+            return Optional.of(whoeverStays(id));
         }
         Map<String, FieldValue> values = new HashMap<>();
         List<Trouble> troubles = new ArrayList<>();
@@ -184,7 +253,9 @@ public final class RecordMaking {
             return;
         }
         Person before = people.putIfAbsent(id, new Person(row.line(), values));
-        if (before != null) {
+        if (before != null && isOfNews) {
+            before.values().putAll(values);
+        } else if (before != null) {
             values.forEach((field, value) -> {
                 FieldValue said = before.values().putIfAbsent(field, value);
                 if (said != null && !said.equals(value)) {
@@ -199,8 +270,7 @@ public final class RecordMaking {
     }
 
     private void events(Row row, String person, EventPlan plan) {
-        List<Integer> needed = plan.unlessBlank();
-        if (!needed.isEmpty() && needed.stream().allMatch(column -> number.isEmpty(row.at(column)))) {
+        if (!isSaid(row, plan.unlessBlank())) {
             return;
         }
         if (plan.about().each().isEmpty()) {
@@ -219,6 +289,11 @@ public final class RecordMaking {
         }
     }
 
+    /** Whether one of these columns is not blank, or there are none. */
+    private boolean isSaid(Row row, List<Integer> columns) {
+        return columns.isEmpty() || columns.stream().anyMatch(column -> !number.isEmpty(row.at(column)));
+    }
+
     private static List<Cell> parts(Cell cell, String between) {
         return Stream.of(cell.text().split(Pattern.quote(between), -1))
                 .<Cell>map(Cell.Text::new)
@@ -234,7 +309,7 @@ public final class RecordMaking {
             values.putIfAbsent("source", new FieldValue.OfText(intake.source()));
         }
         if (!plan.identity().isEmpty()) {
-            values.put("id", new FieldValue.OfText(identity(row, one, plan)));
+            identity(row, one, plan).ifPresent(id -> values.put("id", new FieldValue.OfText(id)));
         }
         if (troubles.isEmpty() && !values.containsKey("kind")) {
             trouble(row, "", Reason.NO_KIND, "The row does not say what kind of record it is.");
@@ -243,7 +318,9 @@ public final class RecordMaking {
         troubles.forEach(sink::trouble);
         if (troubles.isEmpty()) {
             EventRecord event = new EventRecord(values);
-            if (event.id().isEmpty() || eventIds.add(event.id())) {
+            if (isOfNews) {
+                news.put(event.id().isEmpty() ? "line " + row.line() : event.id(), event);
+            } else if (event.id().isEmpty() || eventIds.add(event.id())) {
                 sink.event(event);
             } else {
                 trouble(row, "", Reason.ID_TWICE, "“" + event.id() + "” is the id of another row of the file.");
@@ -251,13 +328,17 @@ public final class RecordMaking {
         }
     }
 
-    private String identity(Row row, MakerPlan.One one, EventPlan plan) {
-        return Stream.concat(
-                        Stream.of(intake.source()),
-                        plan.identity().stream()
-                                .map(part -> part.make(row, one).cell().text()))
+    /** Nothing where all that it is made of is blank. */
+    private Optional<String> identity(Row row, MakerPlan.One one, EventPlan plan) {
+        List<String> parts = plan.identity().stream()
+                .map(part -> part.make(row, one).cell().text())
                 .filter(part -> !part.isEmpty())
-                .collect(Collectors.joining("/"));
+                .toList();
+        return parts.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Stream.concat(Stream.of(intake.source()), parts.stream())
+                        .filter(part -> !part.isEmpty())
+                        .collect(Collectors.joining("/")));
     }
 
     private void trouble(Row row, String column, Reason reason, String said) {
@@ -269,9 +350,13 @@ public final class RecordMaking {
                 about,
                 fields(about.fields(), Fields.EVENT),
                 about.identity().stream().map(this::plan).toList(),
-                about.unlessBlank().stream()
-                        .flatMap(name -> table.columns().find(name).stream().boxed())
-                        .toList());
+                places(about.unlessBlank()));
+    }
+
+    private List<Integer> places(List<String> columns) {
+        return columns.stream()
+                .flatMap(name -> table.columns().find(name).stream().boxed())
+                .toList();
     }
 
     private List<FieldPlan> fields(Map<String, Maker> makers, Fields known) {

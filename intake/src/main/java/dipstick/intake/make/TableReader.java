@@ -1,11 +1,12 @@
 package dipstick.intake.make;
 
 import dipstick.core.text.NormalText;
+import dipstick.intake.describe.FileFormat;
 import dipstick.intake.describe.Intake;
 import dipstick.intake.describe.TableShape.LeaveOut;
+import dipstick.intake.files.RowsFile;
 import dipstick.intake.rows.Row;
 import dipstick.intake.rows.Rows;
-import dipstick.intake.rows.Table;
 import dipstick.intake.rows.UnreadableRows;
 import java.io.Closeable;
 import java.io.IOException;
@@ -39,19 +40,23 @@ public final class TableReader implements Closeable {
      * @throws UnreadableRows where there is no header with the columns of which something is made
      */
     public static TableReader open(Path file, Intake intake) throws IOException {
-        Table table = Table.of(
+        RowsFile table = RowsFile.of(
                 file,
-                new Table.Said(
+                new RowsFile.Said(
                         intake.table().encoding(),
                         intake.table().separator().map(one -> one.charAt(0)),
                         intake.table().sheet()));
+        if (table.format() != intake.table().format()) {
+            throw new UnreadableRows(
+                    1, "This is not what the intake “" + intake.name() + "” reads: the file is of another format.");
+        }
         List<String> wanted = intake.columns().toList();
         int header = header(table, wanted, intake.table().headerLines());
         return open(table, header, intake.table().headerLines(), intake.table().leaveOut());
     }
 
     /** @param header how many rows stand above the header */
-    public static TableReader open(Table table, int header, int headerLines, List<LeaveOut> leaveOut)
+    public static TableReader open(RowsFile table, int header, int headerLines, List<LeaveOut> leaveOut)
             throws IOException {
         Rows rows = table.open();
         try {
@@ -60,14 +65,17 @@ public final class TableReader implements Closeable {
             }
             Row upper = rows.next().orElseThrow(() -> new UnreadableRows(1, "There is nothing in the file."));
             Optional<Row> lower = headerLines > 1 ? rows.next() : Optional.empty();
-            return new TableReader(rows, Columns.of(upper, lower), leaveOut, table.how() instanceof Table.How.Text);
+            return new TableReader(rows, Columns.of(upper, lower), leaveOut, table.how() instanceof RowsFile.How.Text);
         } catch (RuntimeException | IOException failure) {
             rows.close();
             throw failure;
         }
     }
 
-    private static int header(Table table, List<String> wanted, int lines) throws IOException {
+    private static int header(RowsFile table, List<String> wanted, int lines) throws IOException {
+        if (table.format() != FileFormat.TABLE) {
+            return 0;
+        }
         List<Row> first = first(table, HEADER_WITHIN);
         int best = -1;
         long most = 0;
@@ -89,7 +97,7 @@ public final class TableReader implements Closeable {
     }
 
     /** The first rows of a table, titles and header among them. */
-    public static List<Row> first(Table table, int most) throws IOException {
+    public static List<Row> first(RowsFile table, int most) throws IOException {
         List<Row> first = new ArrayList<>();
         try (Rows rows = table.open()) {
             for (Optional<Row> row = rows.next(); row.isPresent(); row = rows.next()) {

@@ -23,6 +23,8 @@ public record Trouble(long line, String column, Reason reason, String cell, Stri
         NO_KIND,
         OTHER_CELLS,
         PERSON_DIFFERS,
-        ID_TWICE
+        ID_TWICE,
+        /** Nothing of this kind is read; no row is lost that could be. */
+        PASSED_OVER
     }
 }

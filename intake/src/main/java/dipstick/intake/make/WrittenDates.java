@@ -45,6 +45,8 @@ public final class WrittenDates {
 
     private final Written written;
     private final ZoneId zone;
+    /** The same few thousand days stand in most rows. */
+    private final Map<String, Outcome> known = new HashMap<>();
 
     /** What a text comes to as a date. */
     public sealed interface Outcome {
@@ -56,6 +58,8 @@ public final class WrittenDates {
         record NoDate() implements Outcome {}
     }
 
+    private static final int MOST_KNOWN = 50_000;
+
     private static final Outcome NO_DATE = new Outcome.NoDate();
 
     public WrittenDates(Written written, ZoneId zone) {
@@ -65,6 +69,17 @@ public final class WrittenDates {
 
     /** @param text not empty, ends trimmed */
     public Outcome read(String text) {
+        Outcome outcome = known.get(text);
+        if (outcome == null) {
+            outcome = readAnew(text);
+            if (known.size() < MOST_KNOWN) {
+                known.put(text, outcome);
+            }
+        }
+        return outcome;
+    }
+
+    private Outcome readAnew(String text) {
         Optional<DateRange> iso = PartialDate.parse(text, zone);
         if (iso.isPresent()) {
             return new Outcome.Read(iso.get());

@@ -1,6 +1,6 @@
 package dipstick.intake.propose;
 
-import dipstick.core.text.NormalText;
+import dipstick.intake.describe.FileFormat;
 import dipstick.intake.describe.Intake;
 import dipstick.intake.describe.Maker;
 import dipstick.intake.describe.Maker.OfEach;
@@ -10,13 +10,13 @@ import dipstick.intake.describe.TableShape;
 import dipstick.intake.describe.Written;
 import dipstick.intake.describe.Written.DateOrder;
 import dipstick.intake.describe.Written.Decimal;
+import dipstick.intake.files.RowsFile;
 import dipstick.intake.propose.FieldNames.Meant;
 import dipstick.intake.propose.FieldNames.Of;
 import dipstick.intake.propose.Proposal.Certainty;
 import dipstick.intake.propose.Proposal.Choice;
 import dipstick.intake.propose.Proposal.Question;
 import dipstick.intake.propose.Proposal.What;
-import dipstick.intake.rows.Table;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -37,8 +37,8 @@ public final class Proposing {
     /** Fewer columns of numbers than these are no table with a column for each test. */
     private static final int LEAST_WIDE = 2;
 
-    private final String fileName;
-    private final Table table;
+    private final FileName fileName;
+    private final RowsFile table;
     private final List<String> sheets;
     private final TableProfile profile;
     private final int thisYear;
@@ -51,7 +51,7 @@ public final class Proposing {
     private Optional<Maker> number = Optional.empty();
     private List<String> wide = List.of();
 
-    private Proposing(String fileName, Table table, List<String> sheets, TableProfile profile, int thisYear) {
+    private Proposing(FileName fileName, RowsFile table, List<String> sheets, TableProfile profile, int thisYear) {
         this.fileName = fileName;
         this.table = table;
         this.sheets = sheets;
@@ -65,8 +65,12 @@ public final class Proposing {
      * @throws dipstick.intake.rows.UnreadableRows where it is no table
      */
     public static Proposal of(String fileName, Path file, int thisYear) throws IOException {
-        Table table = Table.of(file, Table.Said.NOTHING);
-        return new Proposing(fileName, table, table.sheets(), TableProfile.of(table), thisYear).propose();
+        RowsFile table = RowsFile.of(file, RowsFile.Said.NOTHING);
+        FileName name = new FileName(fileName);
+        if (table.format() != FileFormat.TABLE) {
+            return StandardProposal.of(table, name);
+        }
+        return new Proposing(name, table, table.sheets(), TableProfile.of(table), thisYear).propose();
     }
 
     private Proposal propose() {
@@ -213,7 +217,7 @@ public final class Proposing {
         }
         Optional<Intake.PeopleOf> people = person.isEmpty() && (eventful || number.isEmpty())
                 ? Optional.empty()
-                : Optional.of(new Intake.PeopleOf(person, Meaning.ADDS_AND_CHANGES, false));
+                : Optional.of(new Intake.PeopleOf(person, Meaning.ADDS_AND_CHANGES, false, List.of()));
         List<Intake.EventsOf> events = eventful
                 ? List.of(new Intake.EventsOf(
                         event,
@@ -226,12 +230,12 @@ public final class Proposing {
         }
         return new Intake(
                 Intake.FORMAT,
-                slug(fileName),
-                plainName(),
-                plainName(),
+                fileName.slug(),
+                fileName.plain(),
+                fileName.plain(),
                 shape(),
                 written,
-                new Intake.Whose(number, by),
+                new Intake.Whose(number, by, Optional.empty(), Optional.empty()),
                 people,
                 events);
     }
@@ -249,7 +253,7 @@ public final class Proposing {
     }
 
     private void kind() {
-        List<String> kinds = new ArrayList<>(NAMES.kindsIn(fileName.replaceFirst("\\.[^.]*$", "")));
+        List<String> kinds = new ArrayList<>(NAMES.kindsIn(fileName.withoutEnding()));
         if (kinds.size() != 1) {
             kinds = profile.profiles().stream()
                     .flatMap(column -> NAMES.kindsIn(column.name()).stream())
@@ -323,12 +327,18 @@ public final class Proposing {
                 .filter(name -> !name.isEmpty())
                 .toList();
         Optional<String> sheet = switch (table.how()) {
-            case Table.How.Text _ -> Optional.empty();
-            case Table.How.Workbook(String name) -> Optional.of(name).filter(one -> !one.isEmpty());
-            case Table.How.OpenDocument(String name) -> Optional.of(name).filter(one -> !one.isEmpty());
+            case RowsFile.How.Text _, RowsFile.How.Standard _ -> Optional.empty();
+            case RowsFile.How.Workbook(String name) -> Optional.of(name).filter(one -> !one.isEmpty());
+            case RowsFile.How.OpenDocument(String name) -> Optional.of(name).filter(one -> !one.isEmpty());
         };
         return new TableShape(
-                Optional.empty(), Optional.empty(), sheet, profile.headerLines(), names, profile.totals());
+                FileFormat.TABLE,
+                Optional.empty(),
+                Optional.empty(),
+                sheet,
+                profile.headerLines(),
+                names,
+                profile.totals());
     }
 
     private Choice choice(ColumnProfile column) {
@@ -344,7 +354,7 @@ public final class Proposing {
 
     private String format() {
         return switch (table.how()) {
-            case Table.How.Text(var charset, char separator) ->
+            case RowsFile.How.Text(var charset, char separator) ->
                 "text in " + charset.displayName() + ", cells parted by "
                         + switch (separator) {
                             case ',' -> "commas";
@@ -352,28 +362,14 @@ public final class Proposing {
                             case '\t' -> "tabs";
                             default -> "bars";
                         };
-            case Table.How.Workbook _ -> "workbook (XLSX)" + sheet();
-            case Table.How.OpenDocument _ -> "workbook (ODS)" + sheet();
+            case RowsFile.How.Standard(var standard, var _) -> standard.name();
+            case RowsFile.How.Workbook _ -> "workbook (XLSX)" + sheet();
+            case RowsFile.How.OpenDocument _ -> "workbook (ODS)" + sheet();
         };
     }
 
     /** That only one of several sheets is read is told. */
     private String sheet() {
         return sheets.size() <= 1 ? "" : ", the first of its sheets: " + String.join(", ", sheets);
-    }
-
-    private String plainName() {
-        String name = fileName.replaceFirst("(?i)(\\.(csv|txt|tsv|xlsx|ods|zip|gz))+$", "")
-                .replaceAll("[\\d_\\-.]+$", "")
-                .replace('_', ' ')
-                .strip();
-        return name.isEmpty() ? "New intake" : name;
-    }
-
-    private static String slug(String name) {
-        String slug = NormalText.of(name.replaceFirst("\\.[^.]*$", ""))
-                .replaceAll("[^\\p{L}\\p{N}]+", "-")
-                .replaceAll("^-|-$", "");
-        return slug.isEmpty() ? "intake" : slug;
     }
 }

@@ -1,11 +1,11 @@
 package dipstick.intake.propose;
 
 import dipstick.intake.describe.TableShape.LeaveOut;
+import dipstick.intake.files.RowsFile;
 import dipstick.intake.make.Columns;
 import dipstick.intake.make.TableReader;
 import dipstick.intake.rows.Cell;
 import dipstick.intake.rows.Row;
-import dipstick.intake.rows.Table;
 import dipstick.intake.rows.UnreadableRows;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -29,7 +29,7 @@ record TableProfile(
         int rows) {
     private static final FieldNames NAMES = FieldNames.ofTheTrade();
 
-    static TableProfile of(Table table) throws IOException {
+    static TableProfile of(RowsFile table) throws IOException {
         List<Row> first = TableReader.first(table, TableReader.HEADER_WITHIN);
         if (first.isEmpty()) {
             throw new UnreadableRows(1, "There is nothing in the file.");

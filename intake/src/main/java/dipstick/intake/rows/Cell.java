@@ -7,7 +7,9 @@ import java.time.LocalTime;
 
 /** What stands in one cell. Text is as it was written; workbooks also hold numbers and days as such. */
 public sealed interface Cell {
-    record Text(String written) implements Cell {}
+    record Text(String written) implements Cell {
+        private static final Text BLANK = new Text("");
+    }
 
     record Numeric(double number) implements Cell {}
 
@@ -19,7 +21,7 @@ public sealed interface Cell {
     record Broken(String said) implements Cell {}
 
     static Cell blank() {
-        return new Text("");
+        return Text.BLANK;
     }
 
     /** The cell as text, ends trimmed: numbers as plain figures, days as ISO 8601. */
@@ -40,6 +42,6 @@ public sealed interface Cell {
     }
 
     default boolean isBlank() {
-        return this instanceof Text && text().isEmpty();
+        return this instanceof Text(String written) && (written.isEmpty() || text().isEmpty());
     }
 }

@@ -13,7 +13,7 @@ public record Row(long line, List<Cell> cells) {
         return column < cells.size() ? cells.get(column) : Cell.blank();
     }
 
-    boolean isBlank() {
+    public boolean isBlank() {
         return cells.stream().allMatch(Cell::isBlank);
     }
 }

@@ -1,4 +1,4 @@
-/** Sources of rows: tables in text and in workbooks, packed or not, each read row by row. */
+/** The seam under all formats: rows of cells, one after another. */
 @NullMarked
 package dipstick.intake.rows;
 

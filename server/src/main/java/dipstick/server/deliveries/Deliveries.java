@@ -4,9 +4,10 @@ import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.population.Population;
 import dipstick.intake.describe.Intake;
+import dipstick.intake.files.Packed;
+import dipstick.intake.files.Together;
 import dipstick.intake.propose.Proposal;
 import dipstick.intake.propose.Proposing;
-import dipstick.intake.rows.Packed;
 import dipstick.intake.rows.UnreadableRows;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
@@ -16,6 +17,7 @@ import dipstick.server.deliveries.Delivery.State;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
 import dipstick.server.records.RecordsIn;
+import dipstick.server.web.Problems;
 import jakarta.annotation.PostConstruct;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
@@ -36,6 +38,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.util.FileSystemUtils;
@@ -47,6 +50,14 @@ class Deliveries {
 
     private static final String OUR_MISTAKE = "Something went wrong on our side while the file was read. Nothing of it"
             + " was taken; what was there before is kept. Try again.";
+
+    private static final String TOO_BIG_FOR_MEMORY = "The server has too little memory for this file. Nothing of it was"
+            + " taken. Send it in parts, or have the server given more memory.";
+
+    /** More files than this are not kept waiting: each lies on the disk. */
+    private static final int MOST_WAITING = 20;
+
+    private static final int MOST_TO_JOIN = 20;
 
     private static final Duration LEFT_AFTER = Duration.ofHours(1);
 
@@ -88,6 +99,13 @@ class Deliveries {
 
     /** Keeps the file aside and begins to find out what it is. */
     Delivery receive(String fileName, InputStream bytes) throws IOException {
+        if (deliveries.values().stream().filter(Delivery::isUnderWay).count() >= MOST_WAITING) {
+            throw Problems.refused(
+                    HttpStatus.SERVICE_UNAVAILABLE,
+                    "too-many-deliveries",
+                    MOST_WAITING + " files are waiting to be read already. Nothing was kept of this one; send it again"
+                            + " when they are through.");
+        }
         String id = UUID.randomUUID().toString();
         Path own = Files.createDirectories(folder.resolve(id));
         Path file = own.resolve("sent");
@@ -163,6 +181,10 @@ class Deliveries {
         } catch (IOException | RuntimeException failure) {
             LOG.error("A delivery failed", failure);
             one.become(failed(one.state(), OUR_MISTAKE));
+        } catch (OutOfMemoryError full) {
+            // What was read of the file is let go with this call, so that everything else goes on.
+            LOG.error("There was not enough memory for a delivery of {} bytes", one.size());
+            one.become(failed(one.state(), TOO_BIG_FOR_MEMORY));
         }
     }
 
@@ -181,19 +203,24 @@ class Deliveries {
 
     private void findOut(Delivery one) throws IOException {
         List<Packed.One> files = Packed.files(one.fileName(), one.file(), one.folder());
-        if (files.size() > 1) {
-            throw new UnreadableRows(
-                    1, "The archive holds " + files.size() + " files. Send them one by one, so that each is seen.");
-        }
-        Packed.One file = files.getFirst();
+        Packed.One file = files.size() == 1 ? files.getFirst() : together(one, files);
         Proposal proposal = Proposing.of(file.name(), file.file(), today.day().getYear());
-        List<String> columns = proposal.intake().table().columns();
-        Optional<Intake> known = intakes.ofColumns(columns);
+        Optional<Intake> known = intakes.ofShape(proposal.intake().table());
         Proposal own = proposal.called(intakes.freeId(proposal.intake().id()));
         Found found = new Found(file.file(), own, known.isPresent());
         Intake intake = known.orElse(own.intake());
         one.become(new State.Trying(found, intake));
         tryNow(one, found, intake);
+    }
+
+    private static Packed.One together(Delivery one, List<Packed.One> files) throws IOException {
+        List<Path> all = files.stream().map(Packed.One::file).toList();
+        return Together.of(all, one.folder())
+                .map(file -> new Packed.One(one.fileName(), file))
+                .orElseThrow(() -> new UnreadableRows(
+                        1,
+                        "The archive holds " + files.size()
+                                + " files that are not of one export. Send them one by one, so that each is seen."));
     }
 
     private void tryNow(Delivery one, Found found, Intake intake) throws IOException {
@@ -207,7 +234,7 @@ class Deliveries {
                     troubles.badRows(),
                     tried.brought(),
                     troubles.firstRecords(),
-                    strange(found, intake),
+                    strange(found, intake, tried.brought()),
                     tried.seen(),
                     records.lastTaken(found.file()));
             one.become(new State.Tried(found, intake, trial));
@@ -215,7 +242,7 @@ class Deliveries {
     }
 
     /** What is otherwise than the intake expects of its files. */
-    private static List<String> strange(Found found, Intake intake) {
+    private static List<String> strange(Found found, Intake intake, RecordsIn.Brought brought) {
         List<String> strange = new ArrayList<>();
         List<String> here = found.proposal().intake().table().columns();
         intake.table().columns().stream()
@@ -225,6 +252,10 @@ class Deliveries {
                 .filter(column -> !intake.table().columns().isEmpty())
                 .filter(column -> intake.table().columns().stream().noneMatch(column::equalsIgnoreCase))
                 .forEach(column -> strange.add("The column “" + column + "” is new; nothing is made of it."));
+        brought.toJoin().stream()
+                .limit(MOST_TO_JOIN)
+                .forEach(pair -> strange.add("The file says that " + pair
+                        + ". Both are on file and stay so; what either has is not joined."));
         return strange;
     }
 

@@ -87,12 +87,21 @@ final class Delivery {
         return state.compareAndSet(before, next);
     }
 
+    /** Its size in bytes, as it was sent. */
+    long size() {
+        return file.toFile().length();
+    }
+
+    /** Whether something is being done with it now, or waits to be. */
+    boolean isUnderWay() {
+        return switch (state()) {
+            case State.Reading _, State.Trying _, State.Taking _ -> true;
+            case State.Tried _, State.Taken _, State.Failed _ -> false;
+        };
+    }
+
     /** Whether nobody did anything with it since then, and nothing is being done with it now. */
     boolean isLeftSince(Instant then) {
-        return receivedAt.isBefore(then)
-                && switch (state()) {
-                    case State.Reading _, State.Trying _, State.Taking _ -> false;
-                    case State.Tried _, State.Taken _, State.Failed _ -> true;
-                };
+        return receivedAt.isBefore(then) && !isUnderWay();
     }
 }

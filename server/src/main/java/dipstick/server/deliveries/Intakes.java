@@ -1,9 +1,11 @@
 package dipstick.server.deliveries;
 
 import dipstick.core.text.NormalText;
+import dipstick.intake.describe.FileFormat;
 import dipstick.intake.describe.Intake;
 import dipstick.intake.describe.IntakeDocument;
 import dipstick.intake.describe.InvalidIntake;
+import dipstick.intake.describe.TableShape;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.practice.Today;
@@ -15,6 +17,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -51,14 +54,20 @@ class Intakes {
     }
 
     /**
-     * The one that has most columns in common with these: at least two thirds of its own, and of these. Where several have
+     * The one that reads such a file: of a standard's own format, the one that was kept last; of tables the one that has
+     * most columns in common with these: at least two thirds of its own, and of these. Where several have
      * as many, the one with the fewest besides: who has just these is first.
      */
-    Optional<Intake> ofColumns(List<String> columns) {
-        Set<String> here = shape(columns);
-        return inForce().stream()
+    Optional<Intake> ofShape(TableShape shape) {
+        Stream<Intake> ofFormat = inForce().stream()
+                .sorted(Comparator.comparing(SavedIntake::changedAt).reversed())
                 .map(saved -> read(saved.document()))
-                .filter(intake -> common(intake, here) * 3 >= Math.max(here.size(), width(intake)) * 2L)
+                .filter(intake -> intake.table().format() == shape.format());
+        if (shape.format() != FileFormat.TABLE) {
+            return ofFormat.findFirst();
+        }
+        Set<String> here = shape(shape.columns());
+        return ofFormat.filter(intake -> common(intake, here) * 3 >= Math.max(here.size(), width(intake)) * 2L)
                 .max(Comparator.comparingLong((Intake intake) -> common(intake, here))
                         .thenComparing(Intakes::width, Comparator.reverseOrder()));
     }

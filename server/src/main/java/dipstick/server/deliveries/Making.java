@@ -48,6 +48,11 @@ final class Making implements RecordsIn.Source {
     }
 
     @Override
+    public String name() {
+        return intake.source();
+    }
+
+    @Override
     public List<Field> customOfPeople() {
         return RecordMaking.customOfPeople(intake);
     }
@@ -96,6 +101,16 @@ final class Making implements RecordsIn.Source {
             public void event(EventRecord event) {
                 watch.event(event);
                 sink.event(event);
+            }
+
+            @Override
+            public void alsoKnown(String person, String number) {
+                sink.alsoKnown(person, number);
+            }
+
+            @Override
+            public void merged(String person, String number) {
+                sink.merged(person, number);
             }
 
             @Override

@@ -12,10 +12,12 @@ import java.io.Closeable;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.EnumMap;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 
 /** Gathers what is wrong with a file, and its first records; all troubles are in a file besides. */
 final class Troubles implements MadeSink, Closeable {
@@ -23,12 +25,22 @@ final class Troubles implements MadeSink, Closeable {
     private static final int MOST_RECORDS = 12;
 
     private final CsvWriter csv;
-    private final Map<Trouble.Reason, List<Trouble>> first = new EnumMap<>(Trouble.Reason.class);
-    private final Map<Trouble.Reason, Integer> counts = new EnumMap<>(Trouble.Reason.class);
+    private final Map<Group, List<Trouble>> first = new TreeMap<>(Group.IN_ORDER);
+    private final Map<Group, Integer> counts = new HashMap<>();
     private final List<Map<String, String>> people = new ArrayList<>();
     private final List<Map<String, String>> events = new ArrayList<>();
     private long lastLine;
     private int badRows;
+
+    /** What is passed over is counted by what it is. */
+    private record Group(Trouble.Reason reason, String what) {
+        private static final Comparator<Group> IN_ORDER =
+                Comparator.comparing(Group::reason).thenComparing(Group::what);
+
+        static Group of(Trouble trouble) {
+            return new Group(trouble.reason(), trouble.reason() == Trouble.Reason.PASSED_OVER ? trouble.said() : "");
+        }
+    }
 
     Troubles(Path file) throws IOException {
         this.csv = CsvWriter.builder().build(file);
@@ -61,20 +73,22 @@ final class Troubles implements MadeSink, Closeable {
                 SafeCell.of(trouble.column()),
                 SafeCell.of(trouble.cell()),
                 SafeCell.of(trouble.said()));
-        counts.merge(trouble.reason(), 1, Integer::sum);
-        List<Trouble> some = first.computeIfAbsent(trouble.reason(), _ -> new ArrayList<>());
+        Group group = Group.of(trouble);
+        counts.merge(group, 1, Integer::sum);
+        List<Trouble> some = first.computeIfAbsent(group, _ -> new ArrayList<>());
         if (some.size() < MOST_FIRST) {
             some.add(trouble);
         }
-        if (trouble.line() != lastLine) {
+        if (trouble.line() != lastLine && trouble.reason() != Trouble.Reason.PASSED_OVER) {
             lastLine = trouble.line();
             badRows++;
         }
     }
 
     List<Trial.TroubleGroup> groups() {
-        return counts.entrySet().stream()
-                .map(one -> new Trial.TroubleGroup(one.getKey(), one.getValue(), List.copyOf(first.get(one.getKey()))))
+        return first.entrySet().stream()
+                .map(one -> new Trial.TroubleGroup(
+                        one.getKey().reason(), counts.getOrDefault(one.getKey(), 0), List.copyOf(one.getValue())))
                 .toList();
     }
 

@@ -18,6 +18,7 @@ class PersonalRecords implements PersonalData {
     private final FieldsOnFile fields;
     private final RecordsLoader loader;
     private final DeliveryMapper deliveries;
+    private final FurtherNumberMapper numbers;
     private final Unshown unshown;
 
     PersonalRecords(
@@ -25,11 +26,13 @@ class PersonalRecords implements PersonalData {
             FieldsOnFile fields,
             RecordsLoader loader,
             DeliveryMapper deliveries,
+            FurtherNumberMapper numbers,
             Unshown unshown) {
         this.records = records;
         this.fields = fields;
         this.loader = loader;
         this.deliveries = deliveries;
+        this.numbers = numbers;
         this.unshown = unshown;
     }
 
@@ -48,6 +51,12 @@ class PersonalRecords implements PersonalData {
                         List.of("field", "value"),
                         fields.of(person).entrySet().stream()
                                 .map(field -> List.of(field.getKey(), field.getValue()))
+                                .toList()),
+                new Held(
+                        "Further numbers",
+                        List.of("number", "source"),
+                        numbers.of(person).stream()
+                                .map(one -> List.of(one.number(), one.source()))
                                 .toList()),
                 new Held(
                         "Records",
@@ -78,6 +87,7 @@ class PersonalRecords implements PersonalData {
     public void erase(String person, String stub, String by) {
         int gone = records.deletePerson(person) + records.deleteEventsOf(person);
         records.onFileAgain(person);
+        numbers.erase(person);
         deliveries.eraseWhatWasDone(person);
         deliveries.erasePerson(person);
         deliveries.eraseEvents(person);

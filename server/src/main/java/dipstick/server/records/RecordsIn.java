@@ -13,6 +13,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -36,6 +37,7 @@ public class RecordsIn {
     private final RecordsLoader loader;
     private final Views views;
     private final DeliveryLog deliveries;
+    private final FurtherNumberMapper numbers;
     private final Erased erased;
     private final TransactionTemplate transaction;
 
@@ -44,12 +46,14 @@ public class RecordsIn {
             RecordsLoader loader,
             Views views,
             DeliveryLog deliveries,
+            FurtherNumberMapper numbers,
             Erased erased,
             PlatformTransactionManager transactions) {
         this.writer = writer;
         this.loader = loader;
         this.views = views;
         this.deliveries = deliveries;
+        this.numbers = numbers;
         this.erased = erased;
         this.transaction = new TransactionTemplate(transactions);
     }
@@ -59,10 +63,19 @@ public class RecordsIn {
         void person(PersonRecord person);
 
         void event(EventRecord event);
+
+        /** The source knows the person by another number, too. */
+        void alsoKnown(String person, String number);
+
+        /** The source says that whoever had the other number is this person. */
+        void merged(String person, String number);
     }
 
     /** What makes the records; it may be asked more than once, and makes the same. */
     public interface Source {
+        /** The system that wrote the file. */
+        String name();
+
         List<Field> customOfPeople();
 
         List<Field> customOfEvents();
@@ -85,10 +98,18 @@ public class RecordsIn {
      * @param gone people who go off file
      * @param unknownPeople how many people events are of who are not on file
      * @param erased records of people who were erased here, which are left out
+     * @param toJoin pairs of people who are both on file, and are one by what the source says
      */
     public record Brought(
-            Counts people, Counts events, int gone, int unknownPeople, int erased, Set<String> peopleConcerned) {
+            Counts people,
+            Counts events,
+            int gone,
+            int unknownPeople,
+            int erased,
+            List<String> toJoin,
+            Set<String> peopleConcerned) {
         public Brought {
+            toJoin = List.copyOf(toJoin);
             peopleConcerned = Set.copyOf(peopleConcerned);
         }
     }
@@ -108,7 +129,7 @@ public class RecordsIn {
     public <T> Tried<T> tryOut(Source source, Function<Population, T> look) {
         return transaction.execute(status -> {
             status.setRollbackOnly();
-            Brought brought = new Writing(source, Optional.empty()).all();
+            Brought brought = new Writing(source, Optional.empty(), 0).all();
             return new Tried<>(brought, look.apply(wouldBe(brought.peopleConcerned())));
         });
     }
@@ -118,7 +139,7 @@ public class RecordsIn {
             DeliveryLog.About logged = new DeliveryLog.About(
                     about.who(), FileKind.OTHER, about.fileName(), about.intake(), Optional.of(about.file()));
             long delivery = deliveries.begin(logged);
-            Brought brought = new Writing(source, Optional.of(writer.notesOf(delivery))).all();
+            Brought brought = new Writing(source, Optional.of(writer.notesOf(delivery)), delivery).all();
             deliveries.finish(
                     delivery,
                     logged,
@@ -165,11 +186,15 @@ public class RecordsIn {
         private final Changes.Sum ofPeople = new Changes.Sum();
         private final Changes.Sum ofEvents = new Changes.Sum();
         private final Fields personFields;
+        private final long delivery;
         private int leftOut;
+        private final WhoIsMeant whoIsMeant;
 
-        Writing(Source source, Optional<DeliveryNotes> notes) {
+        Writing(Source source, Optional<DeliveryNotes> notes, long delivery) {
             this.source = source;
             this.notes = notes;
+            this.delivery = delivery;
+            this.whoIsMeant = new WhoIsMeant(source.name(), onFile, numbers.meantBy(source.name()));
             this.personFields = known.people().with(source.customOfPeople());
         }
 
@@ -183,6 +208,7 @@ public class RecordsIn {
             }
             writePeople();
             writeEvents();
+            whoIsMeant.learned(delivery).forEach(numbers::keep);
             int gone = 0;
             if (source.namesEverybody() && !named.isEmpty()) {
                 Changes others = writer.removeOthers(named, notes);
@@ -194,7 +220,8 @@ public class RecordsIn {
             Changes events = ofEvents.whole();
             Set<String> concerned = new HashSet<>(people.people());
             concerned.addAll(events.people());
-            return new Brought(counts(people), counts(events), gone, unknown.size(), leftOut, concerned);
+            return new Brought(
+                    counts(people), counts(events), gone, unknown.size(), leftOut, whoIsMeant.bothOnFile(), concerned);
         }
 
         private static Counts counts(Changes changes) {
@@ -202,7 +229,8 @@ public class RecordsIn {
         }
 
         @Override
-        public void person(PersonRecord person) {
+        public void person(PersonRecord said) {
+            PersonRecord person = ofWhoeverIsMeant(said);
             if (keptOut.test(person.id())) {
                 leftOut++;
                 return;
@@ -218,7 +246,8 @@ public class RecordsIn {
         }
 
         @Override
-        public void event(EventRecord event) {
+        public void event(EventRecord said) {
+            EventRecord event = ofWhoeverIsMeant(said);
             if (keptOut.test(event.personId())) {
                 leftOut++;
                 return;
@@ -230,6 +259,32 @@ public class RecordsIn {
             if (events.size() == CHUNK) {
                 writeEvents();
             }
+        }
+
+        @Override
+        public void alsoKnown(String person, String number) {
+            whoIsMeant.alsoKnown(person, number);
+        }
+
+        @Override
+        public void merged(String person, String number) {
+            whoIsMeant.merged(person, number);
+        }
+
+        private PersonRecord ofWhoeverIsMeant(PersonRecord said) {
+            String meant = whoIsMeant.by(said.id());
+            return meant.equals(said.id()) ? said : new PersonRecord(meant, with(said.values(), "id", meant));
+        }
+
+        private EventRecord ofWhoeverIsMeant(EventRecord said) {
+            String meant = whoIsMeant.by(said.personId());
+            return meant.equals(said.personId()) ? said : new EventRecord(with(said.values(), "person_id", meant));
+        }
+
+        private static Map<String, FieldValue> with(Map<String, FieldValue> values, String field, String text) {
+            Map<String, FieldValue> other = new HashMap<>(values);
+            other.put(field, new FieldValue.OfText(text));
+            return other;
         }
 
         private void writePeople() {

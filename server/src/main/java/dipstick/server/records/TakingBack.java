@@ -28,6 +28,7 @@ class TakingBack {
 
     private final DeliveryMapper deliveries;
     private final RecordsMapper records;
+    private final FurtherNumberMapper numbers;
     private final RecordsLoader loader;
     private final Unshown unshown;
     private final Views views;
@@ -38,6 +39,7 @@ class TakingBack {
     TakingBack(
             DeliveryMapper deliveries,
             RecordsMapper records,
+            FurtherNumberMapper numbers,
             RecordsLoader loader,
             Unshown unshown,
             Views views,
@@ -46,6 +48,7 @@ class TakingBack {
             PlatformTransactionManager transactions) {
         this.deliveries = deliveries;
         this.records = records;
+        this.numbers = numbers;
         this.loader = loader;
         this.unshown = unshown;
         this.views = views;
@@ -90,6 +93,7 @@ class TakingBack {
                     people.add(did.person());
                 }
             }
+            numbers.takeBack(delivery);
             unshown.changing(
                     people, true, () -> records.changeStamp(UUID.randomUUID().toString()));
             audit.record(who, Act.RECORDS_TAKEN_BACK, standing.fileName());

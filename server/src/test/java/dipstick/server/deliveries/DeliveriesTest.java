@@ -8,9 +8,7 @@ import dipstick.server.RunningServer.Visitor;
 import dipstick.server.accounts.Role;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -33,11 +31,13 @@ class DeliveriesTest {
 
     private RunningServer server;
     private Visitor orla;
+    private Sent sent;
 
     @BeforeEach
     void start(@TempDir Path folder) throws Exception {
         server = RunningServer.over(folder, Clock.systemUTC());
         orla = server.signedIn("orla", Role.COORDINATOR);
+        sent = new Sent(orla);
     }
 
     @AfterEach
@@ -49,11 +49,11 @@ class DeliveriesTest {
     void a_file_of_a_laboratory_is_seen_taken_and_known_again_next_week() throws Exception {
         People.bringIn(orla, "PEOPLE", "id,family_name,phone\nl1,Marl,01632 960001\n");
         People.publish(orla, "kalium", HAS_KALIUM);
-        JsonNode tried = send("lab results.csv", LAB);
+        JsonNode tried = sent.file("lab results.csv", LAB);
 
         assertThat(tried.get("stage").asString()).as(tried.toString()).isEqualTo("TRIED");
         assertThat(tried.at("/found/known").asBoolean()).isFalse();
-        assertThat(counts(tried.at("/trial/brought"))).isEqualTo("people 1 new 1 changed, events 2 new 0 changed");
+        assertThat(Sent.counts(tried.at("/trial/brought"))).isEqualTo("people 1 new 1 changed, events 2 new 0 changed");
         assertThat(tried.at("/trial/troubles/0/reason").asString()).isEqualTo("NO_DATE");
         assertThat(tried.at("/trial/troubles/0/first/0/line").asInt()).isEqualTo(4);
         assertThat(tried.at("/trial/effects"))
@@ -65,53 +65,54 @@ class DeliveriesTest {
                 .isZero();
         assertThat(overview().get("people").asInt()).isEqualTo(1);
 
-        JsonNode taken = take(tried);
-        assertThat(counts(taken.get("taken"))).isEqualTo(counts(tried.at("/trial/brought")));
+        JsonNode taken = sent.take(tried);
+        assertThat(Sent.counts(taken.get("taken"))).isEqualTo(Sent.counts(tried.at("/trial/brought")));
         assertThat(overview().get("records").asInt()).isEqualTo(2);
-        assertThat(person("l1")).as("a second source fills what it knows").containsEntry("phone", "01632 960001");
-        assertThat(person("l1")).containsEntry("birth date", "17 May 1961");
+        assertThat(sent.person("l1")).as("a second source fills what it knows").containsEntry("phone", "01632 960001");
+        assertThat(sent.person("l1")).containsEntry("birth date", "17 May 1961");
 
-        JsonNode next =
-                send("lab results 2.csv", LAB.replace("4,2", "4,4") + "l3;Tove;01/02/1990;Kalium;3;mmol/L;1/12/2026\n");
+        JsonNode next = sent.file(
+                "lab results 2.csv", LAB.replace("4,2", "4,4") + "l3;Tove;01/02/1990;Kalium;3;mmol/L;1/12/2026\n");
         assertThat(next.at("/found/known").asBoolean()).as("by its shape").isTrue();
         assertThat(next.at("/trial/takenBefore").isMissingNode()
                         || next.at("/trial/takenBefore").isNull())
                 .isTrue();
-        JsonNode grown = send(
+        JsonNode grown = sent.file(
                 "lab grown.csv", LAB.replace("Taken on\n", "Taken on;Ward\n").replace("2026\n", "2026;7\n"));
         assertThat(grown.at("/found/known").asBoolean()).isTrue();
         assertThat(grown.at("/trial/strange/0").asString()).contains("“Ward” is new");
-        assertThat(send("other.csv", "Patient No;Surname;DOB\nl9;Ard;17/05/1961\n")
+        assertThat(sent.file("other.csv", "Patient No;Surname;DOB\nl9;Ard;17/05/1961\n")
                         .at("/found/known")
                         .asBoolean())
                 .as("half of its columns are another kind of file")
                 .isFalse();
-        JsonNode same = send("lab results.csv", LAB);
+        JsonNode same = sent.file("lab results.csv", LAB);
         assertThat(same.at("/trial/takenBefore").asString(""))
                 .as("the very same file")
                 .isNotEmpty();
-        assertThat(counts(same.at("/trial/brought"))).isEqualTo("people 0 new 0 changed, events 0 new 0 changed");
+        assertThat(Sent.counts(same.at("/trial/brought"))).isEqualTo("people 0 new 0 changed, events 0 new 0 changed");
     }
 
     @Test
     void what_is_open_is_asked_and_mended_before_it_is_taken() throws Exception {
-        JsonNode tried = send("people.csv", "Patient ID,Surname,Born\n1,Marl,03/04/1961\n2,Vask,05/06/1970\n");
+        JsonNode tried = sent.file("people.csv", "Patient ID,Surname,Born\n1,Marl,03/04/1961\n2,Vask,05/06/1970\n");
         assertThat(tried.at("/found/questions/0/what").asString()).isEqualTo("DATE_ORDER");
         assertThat(tried.at("/trial/good").asBoolean())
                 .as("nothing that would come in empty")
                 .isFalse();
-        assertThat(orla.post(address(tried) + "/take", "").status()).isEqualTo(409);
+        assertThat(orla.post(Sent.address(tried) + "/take", "").status()).isEqualTo(409);
 
         ObjectNode intake = (ObjectNode) tried.get("intake");
         intake.putObject("written").put("dates", "day-first");
-        JsonNode mended = settled(
-                orla.put(address(tried) + "/intake", intake.toString(), "").json());
+        JsonNode mended = sent.settled(
+                orla.put(Sent.address(tried) + "/intake", intake.toString(), "").json());
         assertThat(mended.at("/trial/badRows").asInt()).as(mended.toString()).isZero();
-        take(mended);
-        assertThat(person("1")).containsEntry("birth date", "3 Apr 1961");
+        sent.take(mended);
+        assertThat(sent.person("1")).containsEntry("birth date", "3 Apr 1961");
 
         intake.remove("whose");
-        assertThat(orla.put(address(tried) + "/intake", intake.toString(), "").type())
+        assertThat(orla.put(Sent.address(tried) + "/intake", intake.toString(), "")
+                        .type())
                 .isEqualTo("urn:dipstick:invalid-intake");
         assertThat(orla.get("/api/intakes").json()).hasSize(1);
     }
@@ -119,16 +120,17 @@ class DeliveriesTest {
     @Test
     void what_kind_of_record_a_row_is_must_be_said_and_files_of_one_name_are_two_intakes() throws Exception {
         String rows = "Patient ID,Date,Description\n1,2026-11-03,seen\n";
-        JsonNode tried = send("export.csv", rows);
+        JsonNode tried = sent.file("export.csv", rows);
         assertThat(tried.at("/found/questions/0/what").asString()).isEqualTo("KIND");
-        assertThat(orla.post(address(tried) + "/take", "").type()).isEqualTo("urn:dipstick:cannot-be-taken");
+        assertThat(orla.post(Sent.address(tried) + "/take", "").type()).isEqualTo("urn:dipstick:cannot-be-taken");
 
         ObjectNode intake = (ObjectNode) tried.get("intake");
         ((ObjectNode) intake.at("/events/0/fields")).putObject("kind").put("constant", "contact");
-        take(settled(orla.put(address(tried) + "/intake", intake.toString(), "").json()));
-        take(send("export.csv", "Patient Number,Surname,Telephone\n1,Marl,01632 960001\n"));
+        sent.take(sent.settled(
+                orla.put(Sent.address(tried) + "/intake", intake.toString(), "").json()));
+        sent.take(sent.file("export.csv", "Patient Number,Surname,Telephone\n1,Marl,01632 960001\n"));
         assertThat(orla.get("/api/intakes").json()).hasSize(2);
-        JsonNode again = send("week 2.csv", rows.replace("seen", "reached"));
+        JsonNode again = sent.file("week 2.csv", rows.replace("seen", "reached"));
         assertThat(again.at("/found/known").asBoolean())
                 .as("the first is still known")
                 .isTrue();
@@ -138,7 +140,7 @@ class DeliveriesTest {
     @Test
     void a_delivery_is_taken_back_but_for_what_was_changed_since() throws Exception {
         People.bringIn(orla, "PEOPLE", "id,family_name,birth_date\nl1,Marlowe,1950\n");
-        take(send("lab.csv", LAB));
+        sent.take(sent.file("lab.csv", LAB));
         People.bringIn(orla, "PEOPLE", "id,family_name\nl2,Vasker\n");
 
         JsonNode imports = overview().get("imports");
@@ -154,12 +156,14 @@ class DeliveriesTest {
         assertThat(overview().get("people").asInt())
                 .as("who was changed since stays")
                 .isEqualTo(2);
-        assertThat(person("l1")).containsEntry("family name", "Marlowe").containsEntry("birth date", "1950");
+        assertThat(sent.person("l1")).containsEntry("family name", "Marlowe").containsEntry("birth date", "1950");
         assertThat(orla.post(delivery, "").type()).isEqualTo("urn:dipstick:taken-back-already");
         assertThat(overview().at("/imports/1/takenBack/by").asString()).isEqualTo("orla");
 
-        JsonNode again = take(send("lab.csv", LAB));
-        assertThat(counts(again.get("taken"))).as("and taken again").startsWith("people 0 new 2 changed, events 2 new");
+        JsonNode again = sent.take(sent.file("lab.csv", LAB));
+        assertThat(Sent.counts(again.get("taken")))
+                .as("and taken again")
+                .startsWith("people 0 new 2 changed, events 2 new");
     }
 
     @Test
@@ -169,7 +173,7 @@ class DeliveriesTest {
                         "words.txt", "nothing of the kind",
                         "quote.csv", "Patient ID,Surname\n1,\"Marl\n2,Vask\n")
                 .entrySet()) {
-            JsonNode settled = send(file.getKey(), file.getValue());
+            JsonNode settled = sent.file(file.getKey(), file.getValue());
             boolean refused = settled.get("stage").asString().equals("FAILED")
                     || !settled.at("/trial/good").asBoolean();
             assertThat(refused).as(file.getKey() + settled).isTrue();
@@ -178,46 +182,7 @@ class DeliveriesTest {
         assertThat(overview().get("people").asInt()).isZero();
     }
 
-    private static String counts(JsonNode brought) {
-        return "people " + brought.at("/people/added").asInt() + " new "
-                + brought.at("/people/changed").asInt() + " changed, events "
-                + brought.at("/events/added").asInt() + " new "
-                + brought.at("/events/changed").asInt() + " changed";
-    }
-
-    private JsonNode send(String name, String text) throws Exception {
-        String query = java.net.URLEncoder.encode(name, java.nio.charset.StandardCharsets.UTF_8);
-        return settled(orla.post("/api/deliveries?name=" + query, text).json());
-    }
-
-    private JsonNode take(JsonNode tried) throws Exception {
-        return settled(orla.post(address(tried) + "/take", "").json());
-    }
-
-    private static String address(JsonNode delivery) {
-        return "/api/deliveries/" + delivery.get("id").asString();
-    }
-
-    private JsonNode settled(JsonNode view) throws Exception {
-        JsonNode now = view;
-        while (List.of("READING", "TRYING", "TAKING").contains(now.get("stage").asString())) {
-            Thread.sleep(20);
-            now = orla.get(address(view)).json();
-        }
-        return now;
-    }
-
     private JsonNode overview() throws Exception {
         return orla.get("/api/records").json();
-    }
-
-    private Map<String, String> person(String id) throws Exception {
-        Map<String, String> details = new TreeMap<>();
-        orla.get("/api/people/" + id)
-                .json()
-                .get("details")
-                .forEach(one -> details.put(
-                        one.get("field").asString(), one.get("value").asString()));
-        return details;
     }
 }

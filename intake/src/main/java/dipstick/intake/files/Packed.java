@@ -1,5 +1,6 @@
-package dipstick.intake.rows;
+package dipstick.intake.files;
 
+import dipstick.intake.rows.UnreadableRows;
 import java.io.BufferedInputStream;
 import java.io.FilterInputStream;
 import java.io.IOException;

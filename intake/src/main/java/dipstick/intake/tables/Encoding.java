@@ -1,4 +1,4 @@
-package dipstick.intake.rows;
+package dipstick.intake.tables;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -14,7 +14,7 @@ import java.nio.file.Path;
 import org.mozilla.universalchardet.UniversalDetector;
 
 /** Finds out in which encoding a text is, from the whole of it. */
-final class Encoding {
+public final class Encoding {
     private static final int BUFFER = 1 << 16;
 
     private static final Charset SINGLE_BYTE = Charset.forName("windows-1252");
@@ -22,7 +22,7 @@ final class Encoding {
     private Encoding() {}
 
     /** A mark decides; else it is UTF-8 if all of it can be; else what its letters look like. */
-    static Charset of(Path file) throws IOException {
+    public static Charset of(Path file) throws IOException {
         byte[] first;
         try (InputStream in = Files.newInputStream(file)) {
             first = in.readNBytes(4096);

@@ -1,5 +1,9 @@
-package dipstick.intake.rows;
+package dipstick.intake.tables;
 
+import dipstick.intake.rows.Cell;
+import dipstick.intake.rows.Row;
+import dipstick.intake.rows.Rows;
+import dipstick.intake.rows.UnreadableRows;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
@@ -16,7 +20,7 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 
 /** A sheet of an OpenDocument workbook (OASIS OpenDocument 1.3 part 3, section 9), read row by row. */
-final class OpenDocumentRows implements Rows {
+public final class OpenDocumentRows implements Rows {
     private static final String TABLE = "urn:oasis:names:tc:opendocument:xmlns:table:1.0";
     private static final String OFFICE = "urn:oasis:names:tc:opendocument:xmlns:office:1.0";
     private static final String TEXT = "urn:oasis:names:tc:opendocument:xmlns:text:1.0";
@@ -37,7 +41,7 @@ final class OpenDocumentRows implements Rows {
         this.xml = xml;
     }
 
-    static List<String> sheets(Path file) throws IOException {
+    public static List<String> sheets(Path file) throws IOException {
         List<String> names = new ArrayList<>();
         try (ZipFile zip = new ZipFile(file.toFile())) {
             XMLStreamReader xml = content(zip);
@@ -53,7 +57,7 @@ final class OpenDocumentRows implements Rows {
     }
 
     /** @param sheet its name; the first where it is empty */
-    static OpenDocumentRows open(Path file, String sheet) throws IOException {
+    public static OpenDocumentRows open(Path file, String sheet) throws IOException {
         ZipFile zip = new ZipFile(file.toFile());
         try {
             XMLStreamReader xml = content(zip);

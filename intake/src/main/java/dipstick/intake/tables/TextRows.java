@@ -1,10 +1,14 @@
-package dipstick.intake.rows;
+package dipstick.intake.tables;
 
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import dipstick.core.records.OpenQuote;
+import dipstick.intake.rows.Cell;
+import dipstick.intake.rows.Row;
+import dipstick.intake.rows.Rows;
+import dipstick.intake.rows.UnreadableRows;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -18,7 +22,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Delimited text, with whatever stands between its cells (RFC 4180 but for the separator). */
-final class TextRows implements Rows {
+public final class TextRows implements Rows {
     private static final int LONGEST_CELL = 1 << 20;
     private static final Pattern LINE = Pattern.compile("line (\\d+)");
 
@@ -35,7 +39,7 @@ final class TextRows implements Rows {
         this.namesSeparator = namesSeparator;
     }
 
-    static TextRows open(Path file, Charset charset, char separator) throws IOException {
+    public static TextRows open(Path file, Charset charset, char separator) throws IOException {
         OpenQuote quotes = new OpenQuote(new InputStreamReader(Files.newInputStream(file), charset));
         BufferedReader text = new BufferedReader(quotes, 1 << 16);
         text.mark(8);

@@ -1,5 +1,9 @@
-package dipstick.intake.rows;
+package dipstick.intake.tables;
 
+import dipstick.intake.rows.Cell;
+import dipstick.intake.rows.Row;
+import dipstick.intake.rows.Rows;
+import dipstick.intake.rows.UnreadableRows;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.DateTimeException;
@@ -14,7 +18,7 @@ import org.dhatim.fastexcel.reader.ReadingOptions;
 import org.dhatim.fastexcel.reader.Sheet;
 
 /** A sheet of a workbook (Office Open XML, ECMA-376), read row by row; days and numbers stay what they are. */
-final class WorkbookRows implements Rows {
+public final class WorkbookRows implements Rows {
     private final ReadableWorkbook workbook;
     private final Stream<org.dhatim.fastexcel.reader.Row> stream;
     private final Iterator<org.dhatim.fastexcel.reader.Row> rows;
@@ -25,14 +29,14 @@ final class WorkbookRows implements Rows {
         this.rows = stream.iterator();
     }
 
-    static List<String> sheets(Path file) throws IOException {
+    public static List<String> sheets(Path file) throws IOException {
         try (ReadableWorkbook workbook = open(file)) {
             return workbook.getSheets().map(Sheet::getName).toList();
         }
     }
 
     /** @param sheet its name; the first that can be seen where it is empty */
-    static WorkbookRows open(Path file, String sheet) throws IOException {
+    public static WorkbookRows open(Path file, String sheet) throws IOException {
         ReadableWorkbook workbook = open(file);
         Optional<Sheet> found = workbook.getSheets()
                 .filter(one -> sheet.isEmpty()

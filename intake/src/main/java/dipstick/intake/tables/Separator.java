@@ -1,4 +1,4 @@
-package dipstick.intake.rows;
+package dipstick.intake.tables;
 
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
@@ -15,7 +15,7 @@ import java.util.Locale;
 import java.util.Map;
 
 /** Finds out what stands between the cells of a text: what gives most rows the same number of cells. */
-final class Separator {
+public final class Separator {
     private static final char[] CHOICES = {',', ';', '\t', '|'};
     private static final int LOOKED_AT = 1 << 17;
     private static final int MOST_ROWS = 300;
@@ -26,7 +26,7 @@ final class Separator {
 
     private Separator() {}
 
-    static char of(Path file, Charset charset) throws IOException {
+    public static char of(Path file, Charset charset) throws IOException {
         String start = start(file, charset, LOOKED_AT);
         if (isNamed(start)) {
             return start.charAt(NAMED.length());

@@ -1,4 +1,4 @@
-package dipstick.intake.rows;
+package dipstick.intake.tables;
 
 import java.util.Locale;
 import java.util.regex.Pattern;

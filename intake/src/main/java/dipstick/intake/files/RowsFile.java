@@ -1,5 +1,13 @@
-package dipstick.intake.rows;
+package dipstick.intake.files;
 
+import dipstick.intake.describe.FileFormat;
+import dipstick.intake.rows.Rows;
+import dipstick.intake.rows.UnreadableRows;
+import dipstick.intake.tables.Encoding;
+import dipstick.intake.tables.OpenDocumentRows;
+import dipstick.intake.tables.Separator;
+import dipstick.intake.tables.TextRows;
+import dipstick.intake.tables.WorkbookRows;
 import java.io.IOException;
 import java.nio.charset.Charset;
 import java.nio.charset.IllegalCharsetNameException;
@@ -9,12 +17,12 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A file that is read as a table.
+ * A file that is read as rows.
  *
  * @param how found out from the file, or said by whoever knows it
  */
-public record Table(Path file, How how) {
-    /** How a file is read as a table. */
+public record RowsFile(Path file, How how) {
+    /** How a file is read as rows. */
     public sealed interface How {
         record Text(Charset charset, char separator) implements How {}
 
@@ -23,6 +31,9 @@ public record Table(Path file, How how) {
 
         /** @param sheet its name; empty for the first */
         record OpenDocument(String sheet) implements How {}
+
+        /** A format that says itself what is what. */
+        record Standard(FileFormat format, Charset charset) implements How {}
     }
 
     /** What is said of how a file is to be read; what is not said is found out. */
@@ -31,7 +42,7 @@ public record Table(Path file, How how) {
     }
 
     /** @throws UnreadableRows where the file is no table */
-    public static Table of(Path file, Said said) throws IOException {
+    public static RowsFile of(Path file, Said said) throws IOException {
         String sheet = said.sheet().orElse("");
         How how = switch (Packed.Kind.of(file)) {
             case XLSX -> new How.Workbook(sheet);
@@ -44,11 +55,15 @@ public record Table(Path file, How how) {
                                 + " and send it again.");
             case ZIP, GZIP -> throw new UnreadableRows(1, "This is an archive within an archive.");
         };
-        return new Table(file, how);
+        return new RowsFile(file, how);
     }
 
     private static How text(Path file, Said said) throws IOException {
         Charset charset = said.encoding().isPresent() ? charset(said.encoding().get()) : Encoding.of(file);
+        FileFormat format = Standards.formatOf(file, charset);
+        if (format != FileFormat.TABLE) {
+            return new How.Standard(format, charset);
+        }
         char separator = said.separator().isPresent() ? said.separator().get() : Separator.of(file, charset);
         return new How.Text(charset, separator);
     }
@@ -61,9 +76,14 @@ public record Table(Path file, How how) {
         }
     }
 
+    public FileFormat format() {
+        return how instanceof How.Standard(FileFormat format, Charset _) ? format : FileFormat.TABLE;
+    }
+
     public Rows open() throws IOException {
         return switch (how) {
             case How.Text(Charset charset, char separator) -> TextRows.open(file, charset, separator);
+            case How.Standard(FileFormat format, Charset charset) -> Standards.open(file, format, charset);
             case How.Workbook(String sheet) -> WorkbookRows.open(file, sheet);
             case How.OpenDocument(String sheet) -> OpenDocumentRows.open(file, sheet);
         };
@@ -72,7 +92,7 @@ public record Table(Path file, How how) {
     /** The names of the sheets; none where it is a text. */
     public List<String> sheets() throws IOException {
         return switch (how) {
-            case How.Text _ -> List.of();
+            case How.Text _, How.Standard _ -> List.of();
             case How.Workbook _ -> WorkbookRows.sheets(file);
             case How.OpenDocument _ -> OpenDocumentRows.sheets(file);
         };

@@ -1,0 +1,40 @@
+package dipstick.server.records;
+
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+/** Further numbers of people, by which a source knows them. */
+@Mapper
+interface FurtherNumberMapper {
+    /**
+     * @param source empty where every source may mean this person by it
+     * @param delivery that said it
+     */
+    record FurtherNumber(String number, String source, String person, long delivery) {}
+
+    /** Those that a source may mean; its own stand behind the ones of all. */
+    @Select("""
+            SELECT number, source, person, delivery FROM person_number
+            WHERE source IN ('', #{source}) ORDER BY source, number
+            """)
+    List<FurtherNumber> meantBy(String source);
+
+    @Select(
+            "SELECT number, source, person, delivery FROM person_number WHERE person = #{person} ORDER BY number, source")
+    List<FurtherNumber> of(String person);
+
+    @Insert("""
+            MERGE INTO person_number (number, source, person, delivery) KEY (number, source)
+            VALUES (#{number}, #{source}, #{person}, #{delivery})
+            """)
+    int keep(FurtherNumber number);
+
+    @Delete("DELETE FROM person_number WHERE delivery = #{delivery}")
+    int takeBack(long delivery);
+
+    @Delete("DELETE FROM person_number WHERE person = #{person} OR number = #{person}")
+    int erase(String person);
+}

@@ -7,6 +7,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref, shallowRef } from 'vue'
 import ImportFile from './ImportFile.vue'
 import IntakeList from './IntakeList.vue'
+import WaitingFiles from './WaitingFiles.vue'
 import TakeBackDialog from './TakeBackDialog.vue'
 
 const queries = useQueryClient()
@@ -29,6 +30,7 @@ function takenBack() {
   <div class="page">
     <div class="page-head"><h1>Records</h1></div>
     <ImportFile @taken="queries.invalidateQueries()" />
+    <WaitingFiles @taken="queries.invalidateQueries()" />
     <p v-if="said" role="status">{{ said }}</p>
     <TakeBackDialog
       v-if="back"

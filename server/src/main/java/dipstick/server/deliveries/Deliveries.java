@@ -97,9 +97,18 @@ class Deliveries {
         working.shutdown();
     }
 
-    /** Keeps the file aside and begins to find out what it is. */
-    Delivery receive(String fileName, InputStream bytes) throws IOException {
-        if (deliveries.values().stream().filter(Delivery::isUnderWay).count() >= MOST_WAITING) {
+    /** Whether as many files wait to be read as are kept waiting. */
+    boolean isFull() {
+        return deliveries.values().stream().filter(Delivery::isUnderWay).count() >= MOST_WAITING;
+    }
+
+    /**
+     * Keeps the file aside and begins to find out what it is.
+     *
+     * @param wanted the intake by which it is to be read; without it one that knows such files
+     */
+    Delivery receive(String fileName, InputStream bytes, Optional<Intake> wanted) throws IOException {
+        if (isFull()) {
             throw Problems.refused(
                     HttpStatus.SERVICE_UNAVAILABLE,
                     "too-many-deliveries",
@@ -117,7 +126,7 @@ class Deliveries {
         }
         Delivery received = new Delivery(id, fileName, own, file, today.now());
         deliveries.put(id, received);
-        working.execute(() -> guarded(received, () -> findOut(received)));
+        working.execute(() -> guarded(received, () -> findOut(received, wanted)));
         return received;
     }
 
@@ -201,11 +210,12 @@ class Deliveries {
         };
     }
 
-    private void findOut(Delivery one) throws IOException {
+    private void findOut(Delivery one, Optional<Intake> wanted) throws IOException {
         List<Packed.One> files = Packed.files(one.fileName(), one.file(), one.folder());
         Packed.One file = files.size() == 1 ? files.getFirst() : together(one, files);
         Proposal proposal = Proposing.of(file.name(), file.file(), today.day().getYear());
-        Optional<Intake> known = intakes.ofShape(proposal.intake().table());
+        Optional<Intake> known =
+                wanted.isPresent() ? wanted : intakes.ofShape(proposal.intake().table());
         Proposal own = proposal.called(intakes.freeId(proposal.intake().id()));
         Found found = new Found(file.file(), own, known.isPresent());
         Intake intake = known.orElse(own.intake());
@@ -224,7 +234,7 @@ class Deliveries {
     }
 
     private void tryNow(Delivery one, Found found, Intake intake) throws IOException {
-        try (Troubles troubles = new Troubles(one.problemsFile())) {
+        try (Troubles troubles = new Troubles(one.problemsFile(), new Sightings(today.day()))) {
             Making making = new Making(found.file(), intake, today.zone(), records.finder(), troubles);
             RecordsIn.Tried<List<Trial.Effect>> tried = records.tryOut(making, this::effects);
             Trial trial = new Trial(
@@ -234,29 +244,42 @@ class Deliveries {
                     troubles.badRows(),
                     tried.brought(),
                     troubles.firstRecords(),
-                    strange(found, intake, tried.brought()),
+                    strange(found, intake, tried.brought(), troubles.sightings()),
                     tried.seen(),
                     records.lastTaken(found.file()));
             one.become(new State.Tried(found, intake, trial));
         }
     }
 
-    /** What is otherwise than the intake expects of its files. */
-    private static List<String> strange(Found found, Intake intake, RecordsIn.Brought brought) {
-        List<String> strange = new ArrayList<>();
-        List<String> here = found.proposal().intake().table().columns();
-        intake.table().columns().stream()
-                .filter(column -> here.stream().noneMatch(column::equalsIgnoreCase))
-                .forEach(column -> strange.add("The column “" + column + "” is missing."));
-        here.stream()
-                .filter(column -> !intake.table().columns().isEmpty())
-                .filter(column -> intake.table().columns().stream().noneMatch(column::equalsIgnoreCase))
-                .forEach(column -> strange.add("The column “" + column + "” is new; nothing is made of it."));
+    /** What is otherwise than the intake expects, than what is on file, and than its last delivery. */
+    private List<String> strange(Found found, Intake intake, RecordsIn.Brought brought, Sightings sightings) {
+        List<String> strange = new ArrayList<>(otherColumns(found, intake));
+        int rows = brought.people().all() + brought.events().all();
+        records.lastBroughtBy(intake.name())
+                .filter(last -> rows * 3L < last * 2L)
+                .ifPresent(last ->
+                        strange.add("It holds " + rows + " people and records where the last one held " + last + "."));
+        strange.addAll(sightings.inWords(
+                found.known() ? records::wordsOfPeople : _ -> Set.of(),
+                found.known() ? records::wordsOfEvents : _ -> Set.of()));
         brought.toJoin().stream()
                 .limit(MOST_TO_JOIN)
                 .forEach(pair -> strange.add("The file says that " + pair
                         + ". Both are on file and stay so; what either has is not joined."));
         return strange;
+    }
+
+    private static List<String> otherColumns(Found found, Intake intake) {
+        List<String> other = new ArrayList<>();
+        List<String> here = found.proposal().intake().table().columns();
+        intake.table().columns().stream()
+                .filter(column -> here.stream().noneMatch(column::equalsIgnoreCase))
+                .forEach(column -> other.add("The column “" + column + "” is missing."));
+        here.stream()
+                .filter(column -> !intake.table().columns().isEmpty())
+                .filter(column -> intake.table().columns().stream().noneMatch(column::equalsIgnoreCase))
+                .forEach(column -> other.add("The column “" + column + "” is new; nothing is made of it."));
+        return other;
     }
 
     private List<Trial.Effect> effects(Population wouldBe) {
@@ -286,7 +309,9 @@ class Deliveries {
                 .count();
     }
 
+    /** The intake is kept first: without it nothing is taken, and by itself it does no harm. */
     private void takeNow(Delivery one, State.Tried tried, String who) {
+        intakes.save(tried.intake(), who);
         Making making =
                 new Making(tried.found().file(), tried.intake(), today.zone(), records.finder(), Unwatched.HERE);
         RecordsIn.Taken taken = records.take(
@@ -297,7 +322,6 @@ class Deliveries {
                         tried.intake().name(),
                         tried.found().file(),
                         tried.trial().badRows()));
-        intakes.save(tried.intake(), who);
         one.become(new State.Taken(
                 tried.found(), tried.intake(), tried.trial(), taken.delivery(), taken.brought(), taken.shown()));
     }

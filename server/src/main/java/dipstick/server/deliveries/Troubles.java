@@ -29,6 +29,7 @@ final class Troubles implements MadeSink, Closeable {
     private final Map<Group, Integer> counts = new HashMap<>();
     private final List<Map<String, String>> people = new ArrayList<>();
     private final List<Map<String, String>> events = new ArrayList<>();
+    private final Sightings sightings;
     private long lastLine;
     private int badRows;
 
@@ -42,18 +43,21 @@ final class Troubles implements MadeSink, Closeable {
         }
     }
 
-    Troubles(Path file) throws IOException {
+    Troubles(Path file, Sightings sightings) throws IOException {
+        this.sightings = sightings;
         this.csv = CsvWriter.builder().build(file);
         csv.writeRecord("line", "column", "cell", "reason");
     }
 
     @Override
     public void person(PersonRecord person) {
+        sightings.person(person);
         add(people, "person", person.values());
     }
 
     @Override
     public void event(EventRecord event) {
+        sightings.event(event);
         add(events, "record", event.values());
     }
 
@@ -90,6 +94,10 @@ final class Troubles implements MadeSink, Closeable {
                 .map(one -> new Trial.TroubleGroup(
                         one.getKey().reason(), counts.getOrDefault(one.getKey(), 0), List.copyOf(one.getValue())))
                 .toList();
+    }
+
+    Sightings sightings() {
+        return sightings;
     }
 
     int badRows() {

@@ -68,6 +68,11 @@ class DeliveryLog {
         return log.lastTaken(checksum(file));
     }
 
+    /** How many people and records the last delivery of an intake held, if there was one that was not taken back. */
+    Optional<Integer> lastBroughtBy(String intake) {
+        return log.lastBroughtBy(intake);
+    }
+
     /** SHA-256 (FIPS 180-4) of a file, in hexadecimal digits. */
     private static String checksum(Path file) {
         try (InputStream bytes = Files.newInputStream(file)) {

@@ -68,6 +68,12 @@ interface ImportLogMapper {
             """)
     Optional<Instant> lastTaken(String checksum);
 
+    @Select("""
+            SELECT new_rows + changed_rows + unchanged_rows FROM import_log
+            WHERE intake = #{intake} AND taken_back_at IS NULL ORDER BY id DESC LIMIT 1
+            """)
+    Optional<Integer> lastBroughtBy(String intake);
+
     @Delete("DELETE FROM import_log WHERE taken_at < #{day}")
     int deleteBefore(LocalDate day);
 }

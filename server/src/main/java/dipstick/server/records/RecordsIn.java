@@ -1,5 +1,6 @@
 package dipstick.server.records;
 
+import dipstick.core.population.Column;
 import dipstick.core.population.Population;
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.Field;
@@ -7,6 +8,7 @@ import dipstick.core.records.FieldValue;
 import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
 import dipstick.core.records.RecordFields;
+import dipstick.core.text.NormalText;
 import dipstick.server.personal.Erased;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -21,6 +23,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -114,7 +117,11 @@ public class RecordsIn {
         }
     }
 
-    public record Counts(int added, int changed, int unchanged) {}
+    public record Counts(int added, int changed, int unchanged) {
+        public int all() {
+            return added + changed + unchanged;
+        }
+    }
 
     /** @param seen what the would-be records were asked */
     public record Tried<T>(Brought brought, T seen) {}
@@ -159,6 +166,40 @@ public class RecordsIn {
     /** When the very same file was last taken, if it was, and was not taken back. */
     public Optional<Instant> lastTaken(Path file) {
         return deliveries.lastTaken(file);
+    }
+
+    /** How many people and records the last delivery of an intake held, if there was one that was not taken back. */
+    public Optional<Integer> lastBroughtBy(String intake) {
+        return deliveries.lastBroughtBy(intake);
+    }
+
+    /** The words on file in a field of people, normalised. */
+    public Set<String> wordsOfPeople(String field) {
+        Population population = views.current().population();
+        return population
+                .personFields()
+                .find(field)
+                .map(population::column)
+                .map(RecordsIn::words)
+                .orElse(Set.of());
+    }
+
+    /** The words on file in a field of records, normalised. */
+    public Set<String> wordsOfEvents(String field) {
+        Population population = views.current().population();
+        return population
+                .events()
+                .fields()
+                .find(field)
+                .map(population.events()::column)
+                .map(RecordsIn::words)
+                .orElse(Set.of());
+    }
+
+    private static Set<String> words(Column column) {
+        return column instanceof Column.OfText texts
+                ? texts.written().stream().map(NormalText::of).collect(Collectors.toUnmodifiableSet())
+                : Set.of();
     }
 
     private Population wouldBe(Set<String> people) {

@@ -7,6 +7,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
@@ -18,7 +19,7 @@ import org.dhatim.fastexcel.Worksheet;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
-/** Two exports as systems of the invented practice write them: appointments in a workbook, and a laboratory's results. */
+/** Exports as systems of the invented practice and beside it write them, to try them with. */
 @Component
 @ConditionalOnProperty("dipstick.demo")
 class DemoSamples implements SampleFiles {
@@ -38,8 +39,19 @@ class DemoSamples implements SampleFiles {
     public List<Sample> all() {
         return List.of(
                 new Sample("appointments.xlsx", "a clinic system's appointments, in a workbook", this::appointments),
+                new Sample("laboratory.csv", "a laboratory's results, days first and decimal commas", this::laboratory),
                 new Sample(
-                        "laboratory.csv", "a laboratory's results, days first and decimal commas", this::laboratory));
+                        "vaccinations.ndjson",
+                        "a region's vaccinations, in FHIR",
+                        () -> feeds().vaccinations().getBytes(StandardCharsets.UTF_8)),
+                new Sample(
+                        "hospital.hl7",
+                        "a hospital's messages, in HL7",
+                        () -> feeds().hospital().getBytes(StandardCharsets.UTF_8)));
+    }
+
+    private DemoFeeds feeds() {
+        return new DemoFeeds(this::person, today.day());
     }
 
     private DemoPerson person(int number) {

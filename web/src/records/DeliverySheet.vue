@@ -217,6 +217,9 @@ function counts(of: Schemas['CountsView']): string {
               <li v-if="trial.brought.gone" class="gone">
                 {{ count(trial.brought.gone) }} people go off file
               </li>
+              <li v-if="trial.brought.goneEvents" class="gone">
+                {{ count(trial.brought.goneEvents) }} records go: their source no longer has them
+              </li>
               <li v-for="effect in trial.effects" :key="effect.id + effect.name">
                 <em>{{ effect.name }}</em>: {{ count(effect.joined) }} join,
                 {{ count(effect.left) }} leave

@@ -74,18 +74,29 @@ public record Intake(
      * @param identity what together tells such a record from every other; none where it has a number or only all fields do
      * @param unlessBlank columns at least one of which is not blank where there is a record
      * @param each several records of a row, or one where it is absent
+     * @param blanksClear whether a blank cell clears a field of a record on file
+     * @param everything whether the file names all records of its source, of the kinds in it: those that are missing go
      */
     public record EventsOf(
-            Map<String, Maker> fields, List<Maker> identity, List<String> unlessBlank, Optional<Each> each) {
+            Map<String, Maker> fields,
+            List<Maker> identity,
+            List<String> unlessBlank,
+            Optional<Each> each,
+            boolean blanksClear,
+            boolean everything) {
         public EventsOf(
                 Map<String, Maker> fields,
                 @Nullable List<Maker> identity,
                 @Nullable List<String> unlessBlank,
-                Optional<Each> each) {
+                Optional<Each> each,
+                boolean blanksClear,
+                boolean everything) {
             this.fields = inOrder(fields);
             this.identity = identity == null ? List.of() : List.copyOf(identity);
             this.unlessBlank = unlessBlank == null ? List.of() : List.copyOf(unlessBlank);
             this.each = each;
+            this.blanksClear = blanksClear;
+            this.everything = everything;
         }
     }
 

@@ -223,7 +223,9 @@ public final class Proposing {
                         event,
                         List.of(),
                         event.containsKey("on") ? event.get("on").allColumns().toList() : List.of(),
-                        wide.isEmpty() ? Optional.empty() : Optional.of(new Intake.Each(wide, Optional.empty()))))
+                        wide.isEmpty() ? Optional.empty() : Optional.of(new Intake.Each(wide, Optional.empty())),
+                        false,
+                        false))
                 : List.of();
         if (people.isEmpty() && events.isEmpty()) {
             questions.add(new Question(What.NOTHING_MADE, "Nothing in the file looks like people or records."));

@@ -134,7 +134,9 @@ final class StandardProposal {
                                 fields(COLUMNS.stream(), OwnColumn::eventField),
                                 List.of(maker(OwnColumn.RECORD_ID)),
                                 List.of(OwnColumn.KIND.columnName()),
-                                Optional.empty()))
+                                Optional.empty(),
+                                false,
+                                false))
                         : List.of());
     }
 

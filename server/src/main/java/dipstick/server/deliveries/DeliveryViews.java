@@ -73,7 +73,7 @@ class DeliveryViews {
 
     record CountsView(int added, int changed, int unchanged) {}
 
-    record BroughtView(CountsView people, CountsView events, int gone, int unknownPeople, int erased) {}
+    record BroughtView(CountsView people, CountsView events, int gone, int goneEvents, int unknownPeople, int erased) {}
 
     /** @param id empty where the list is not shared with whoever asks */
     record EffectView(String id, String name, int joined, int left) {}
@@ -202,6 +202,7 @@ class DeliveryViews {
                         brought.events().changed(),
                         brought.events().unchanged()),
                 brought.gone(),
+                brought.goneEvents(),
                 brought.unknownPeople(),
                 brought.erased());
     }

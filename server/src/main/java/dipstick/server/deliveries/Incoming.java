@@ -129,6 +129,9 @@ class Incoming {
         if (trial.brought().gone() > 0) {
             why.add(trial.brought().gone() + " people would go off file.");
         }
+        if (trial.brought().goneEvents() > 0) {
+            why.add(trial.brought().goneEvents() + " records would go, since they are not in it.");
+        }
         if (trial.takenBefore().isPresent()) {
             why.add("This very file was taken before.");
         }

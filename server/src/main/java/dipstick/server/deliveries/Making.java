@@ -28,6 +28,7 @@ final class Making implements RecordsIn.Source {
     private final ZoneId zone;
     private final Function<Map<String, FieldValue>, List<String>> known;
     private final MadeSink watch;
+    private boolean isInPart;
     private RecordMaking.Read read = new RecordMaking.Read(0, 0);
 
     Making(
@@ -88,6 +89,22 @@ final class Making implements RecordsIn.Source {
     }
 
     @Override
+    public boolean blanksOfEventsClear() {
+        return intake.events().stream().anyMatch(Intake.EventsOf::blanksClear);
+    }
+
+    @Override
+    public boolean mayBeAllOfItsRecords() {
+        return intake.events().stream().anyMatch(Intake.EventsOf::everything);
+    }
+
+    /** A record whose row cannot be read is there all the same: then none goes. */
+    @Override
+    public boolean isAllOfItsRecords() {
+        return mayBeAllOfItsRecords() && !isInPart;
+    }
+
+    @Override
     public void read(RecordsIn.Sink sink) throws IOException {
         PeopleKnown people = known::apply;
         read = RecordMaking.read(file, intake, zone, people, new MadeSink() {
@@ -115,6 +132,7 @@ final class Making implements RecordsIn.Source {
 
             @Override
             public void trouble(Trouble trouble) {
+                isInPart |= trouble.reason() != Trouble.Reason.PASSED_OVER;
                 watch.trouble(trouble);
             }
         });

@@ -2,6 +2,7 @@ package dipstick.server.records;
 
 import dipstick.core.records.PersonRecord;
 import dipstick.server.records.DeliveryMapper.Did;
+import dipstick.server.records.RecordsMapper.KnownEvent;
 import dipstick.server.web.Fingerprint;
 import java.util.Map;
 import java.util.TreeMap;
@@ -41,6 +42,11 @@ final class DeliveryNotes {
     void changesEvent(EventRow row) {
         batch.keepEvent(delivery, row.recordKey());
         batch.insert(new Did(delivery, true, row.recordKey(), row.personId(), CHANGED, row.fingerprint()));
+    }
+
+    void removesEvent(KnownEvent event) {
+        batch.keepEvent(delivery, event.recordKey());
+        batch.insert(new Did(delivery, true, event.recordKey(), event.personId(), GONE, ""));
     }
 
     /** The same for the same values. */

@@ -33,6 +33,11 @@ class EventStatements implements ConfigurationCustomizer {
                 SqlCommandType.SELECT);
         add(
                 configuration,
+                "eventsByKey",
+                select + " WHERE record_key = ANY(#{keys, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})",
+                SqlCommandType.SELECT);
+        add(
+                configuration,
                 "eventsBefore",
                 "SELECT " + EventColumns.select()
                         + " FROM event_before WHERE person_id = #{person} ORDER BY delivery DESC",

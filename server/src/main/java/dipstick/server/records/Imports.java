@@ -9,6 +9,7 @@ import dipstick.core.records.UnreadableFile;
 import dipstick.server.personal.Erased;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
+import dipstick.server.records.RecordsWriter.Over;
 import jakarta.annotation.PostConstruct;
 import jakarta.annotation.PreDestroy;
 import java.io.BufferedInputStream;
@@ -256,7 +257,7 @@ class Imports {
 
                         @Override
                         public void chunk(List<EventRecord> events) {
-                            changes.add(writer.writeEvents(events, notes));
+                            changes.add(writer.writeEvents(events, Over.BLANKS_CLEAR, Fields.EVENT, notes));
                             events.stream()
                                     .map(EventRecord::personId)
                                     .filter(person -> !onFile.contains(person))

@@ -10,6 +10,7 @@ import dipstick.core.records.PersonRecord;
 import dipstick.core.records.RecordFields;
 import dipstick.core.text.NormalText;
 import dipstick.server.personal.Erased;
+import dipstick.server.records.RecordsWriter.Over;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
@@ -92,6 +93,15 @@ public class RecordsIn {
         /** Whether whoever is not among its people goes off file. */
         boolean namesEverybody();
 
+        /** Whether a blank cell clears a field of a record that is on file. */
+        boolean blanksOfEventsClear();
+
+        /** Whether it means to name all records of its source, of the kinds that it names. */
+        boolean mayBeAllOfItsRecords();
+
+        /** Whether it does, now that it was read; then others go. */
+        boolean isAllOfItsRecords();
+
         void read(Sink sink) throws IOException;
     }
 
@@ -99,6 +109,7 @@ public class RecordsIn {
      * What it did, or would do.
      *
      * @param gone people who go off file
+     * @param goneEvents records that go, since their source no longer has them
      * @param unknownPeople how many people events are of who are not on file
      * @param erased records of people who were erased here, which are left out
      * @param toJoin pairs of people who are both on file, and are one by what the source says
@@ -107,6 +118,7 @@ public class RecordsIn {
             Counts people,
             Counts events,
             int gone,
+            int goneEvents,
             int unknownPeople,
             int erased,
             List<String> toJoin,
@@ -154,7 +166,7 @@ public class RecordsIn {
                             brought.people().added() + brought.events().added(),
                             brought.people().changed() + brought.events().changed(),
                             brought.people().unchanged() + brought.events().unchanged(),
-                            brought.gone(),
+                            brought.gone() + brought.goneEvents(),
                             Set.of()),
                     about.badRows(),
                     brought.unknownPeople());
@@ -227,6 +239,11 @@ public class RecordsIn {
         private final Changes.Sum ofPeople = new Changes.Sum();
         private final Changes.Sum ofEvents = new Changes.Sum();
         private final Fields personFields;
+        private final Fields eventFields;
+        /** The records that the source names, by their keys, where others are to go. */
+        private final Set<String> namedEvents = new HashSet<>();
+
+        private final Set<String> kinds = new HashSet<>();
         private final long delivery;
         private int leftOut;
         private final WhoIsMeant whoIsMeant;
@@ -237,6 +254,7 @@ public class RecordsIn {
             this.delivery = delivery;
             this.whoIsMeant = new WhoIsMeant(source.name(), onFile, numbers.meantBy(source.name()));
             this.personFields = known.people().with(source.customOfPeople());
+            this.eventFields = known.events().with(source.customOfEvents());
         }
 
         Brought all() {
@@ -256,13 +274,26 @@ public class RecordsIn {
                 ofPeople.add(others);
                 gone = others.goneRows();
             }
+            int goneEvents = 0;
+            if (source.isAllOfItsRecords() && !source.name().isEmpty() && !namedEvents.isEmpty()) {
+                Changes others = writer.removeOtherEvents(source.name(), kinds, namedEvents, notes);
+                ofEvents.add(others);
+                goneEvents = others.goneRows();
+            }
             unknown.removeAll(named);
             Changes people = ofPeople.whole();
             Changes events = ofEvents.whole();
             Set<String> concerned = new HashSet<>(people.people());
             concerned.addAll(events.people());
             return new Brought(
-                    counts(people), counts(events), gone, unknown.size(), leftOut, whoIsMeant.bothOnFile(), concerned);
+                    counts(people),
+                    counts(events),
+                    gone,
+                    goneEvents,
+                    unknown.size(),
+                    leftOut,
+                    whoIsMeant.bothOnFile(),
+                    concerned);
         }
 
         private static Counts counts(Changes changes) {
@@ -297,6 +328,10 @@ public class RecordsIn {
                 unknown.add(event.personId());
             }
             events.add(event);
+            if (source.mayBeAllOfItsRecords()) {
+                namedEvents.add(RowMapping.row(event).recordKey());
+                kinds.add(event.text("kind"));
+            }
             if (events.size() == CHUNK) {
                 writeEvents();
             }
@@ -334,7 +369,8 @@ public class RecordsIn {
         }
 
         private void writeEvents() {
-            ofEvents.add(writer.writeEvents(events, notes));
+            ofEvents.add(writer.writeEvents(
+                    events, source.blanksOfEventsClear() ? Over.BLANKS_CLEAR : Over.BLANKS_STAY, eventFields, notes));
             events.clear();
         }
     }

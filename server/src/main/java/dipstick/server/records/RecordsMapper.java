@@ -99,6 +99,15 @@ interface RecordsMapper {
             """)
     List<KnownEvent> knownEvents(@Param("keys") String[] keys);
 
+    /** Read row by row by {@link EventRecordReader}; the statement is among the {@link EventStatements}. */
+    List<StoredEvent> eventsByKey(@Param("keys") String[] keys);
+
+    @Select("""
+            SELECT record_key, fingerprint, person_id FROM event WHERE source = #{source}
+                AND kind = ANY(#{kinds, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
+            """)
+    List<KnownEvent> eventsOfSource(@Param("source") String source, @Param("kinds") String[] kinds);
+
     @Insert("""
             INSERT INTO person (id, family_name, given_name, birth_first, birth_last, sex, status, deceased_first,
                 deceased_last, provider, site, phone, mobile, email, address, city, postcode, language, contact_by,

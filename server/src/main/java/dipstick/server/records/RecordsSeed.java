@@ -4,6 +4,7 @@ import dipstick.core.records.EventRecord;
 import dipstick.core.records.Field;
 import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
+import dipstick.server.records.RecordsWriter.Over;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -33,7 +34,11 @@ public class RecordsSeed {
                     people.subList(from, Math.min(people.size(), from + CHUNK)), all, fields, Optional.empty());
         }
         for (int from = 0; from < events.size(); from += CHUNK) {
-            writer.writeEvents(events.subList(from, Math.min(events.size(), from + CHUNK)), Optional.empty());
+            writer.writeEvents(
+                    events.subList(from, Math.min(events.size(), from + CHUNK)),
+                    Over.BLANKS_CLEAR,
+                    Fields.EVENT,
+                    Optional.empty());
         }
     }
 }

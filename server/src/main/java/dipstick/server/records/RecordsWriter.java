@@ -8,6 +8,7 @@ import dipstick.core.records.PersonRecord;
 import dipstick.server.practice.Today;
 import dipstick.server.records.RecordsMapper.CustomFieldRow;
 import dipstick.server.records.RecordsMapper.KnownEvent;
+import dipstick.server.records.RecordsMapper.StoredEvent;
 import dipstick.server.records.RecordsMapper.StoredPerson;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -20,6 +21,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.apache.ibatis.session.ExecutorType;
 import org.apache.ibatis.session.SqlSessionFactory;
 import org.apache.ibatis.session.defaults.DefaultSqlSessionFactory;
@@ -32,6 +34,16 @@ import org.springframework.stereotype.Component;
 @Component
 @DependsOn({"recordsMapper", "deliveryMapper"})
 class RecordsWriter {
+    /** What becomes of the fields of a record on file of which a new one says nothing. */
+    enum Over {
+        BLANKS_CLEAR,
+        BLANKS_STAY
+    }
+
+    /** Fields that only say something together: where one is said anew, nothing of the others stays. */
+    private static final List<Set<String>> TOGETHER =
+            List.of(Set.of("value", "value_text", "unit"), Set.of("code", "system", "also_coded"));
+
     private final SqlSessionTemplate session;
     private final RecordsMapper batch;
     private final DeliveryMapper deliveries;
@@ -145,14 +157,69 @@ class RecordsWriter {
         return new PersonRecord(before.id(), values);
     }
 
-    /** Writes events; of those that are known by all their fields, the same one twice is one. */
-    Changes writeEvents(List<EventRecord> events, Optional<DeliveryNotes> notes) {
+    /**
+     * Takes away the records of a source and some kinds that it does not name any more.
+     *
+     * @param named the keys of those that it does
+     */
+    Changes removeOtherEvents(String source, Set<String> kinds, Set<String> named, Optional<DeliveryNotes> notes) {
+        List<KnownEvent> others = batch.eventsOfSource(source, kinds.toArray(String[]::new)).stream()
+                .filter(event -> !named.contains(event.recordKey()))
+                .toList();
+        others.forEach(event -> {
+            notes.ifPresent(note -> note.removesEvent(event));
+            deliveries.deleteEvent(event.recordKey());
+        });
+        Set<String> people = others.stream().map(KnownEvent::personId).collect(Collectors.toUnmodifiableSet());
+        if (!others.isEmpty()) {
+            changed(people);
+        }
+        session.flushStatements();
+        return new Changes(0, 0, 0, others.size(), people);
+    }
+
+    private static EventRecord over(EventRecord before, EventRecord after) {
+        Map<String, FieldValue> values = new HashMap<>(before.values());
+        TOGETHER.stream()
+                .filter(fields -> fields.stream().anyMatch(after.values()::containsKey))
+                .forEach(values.keySet()::removeAll);
+        // The day of recording is kept by itself, and is no change.
+        values.remove("recorded_on");
+        values.putAll(after.values());
+        return new EventRecord(values);
+    }
+
+    /**
+     * Writes events; of those that are known by all their fields, the same one twice is one.
+     *
+     * @param over what becomes of one that is on file
+     * @param fields those that events have
+     */
+    Changes writeEvents(List<EventRecord> events, Over over, Fields fields, Optional<DeliveryNotes> notes) {
         LocalDate now = today.day();
         Map<String, EventRow> rows = new LinkedHashMap<>();
-        events.stream().map(RowMapping::row).forEach(row -> rows.putIfAbsent(row.recordKey(), row));
+        Map<String, EventRecord> said = new HashMap<>();
+        events.forEach(event -> {
+            EventRow row = RowMapping.row(event);
+            if (rows.putIfAbsent(row.recordKey(), row) == null) {
+                said.put(row.recordKey(), event);
+            }
+        });
         Map<String, KnownEvent> known = new HashMap<>();
         for (KnownEvent event : batch.knownEvents(rows.keySet().toArray(String[]::new))) {
             known.put(event.recordKey(), event);
+        }
+        if (over == Over.BLANKS_STAY) {
+            String[] changed = known.values().stream()
+                    .filter(event -> !event.fingerprint()
+                            .equals(rows.get(event.recordKey()).fingerprint()))
+                    .map(KnownEvent::recordKey)
+                    .toArray(String[]::new);
+            for (StoredEvent stored : changed.length == 0 ? List.<StoredEvent>of() : batch.eventsByKey(changed)) {
+                EventRecord before = RowMapping.event(stored, fields);
+                String key = RowMapping.row(before).recordKey();
+                rows.put(key, RowMapping.row(over(before, said.get(key))));
+            }
         }
         int added = 0;
         int changed = 0;

@@ -124,7 +124,7 @@ class TakingBack {
     /** Whether nothing changed the record since the delivery. */
     private boolean isAsItWasMade(Did did, Fields fields) {
         if (did.ofEvents()) {
-            return deliveries.fingerprintOfEvent(did.recordKey()).equals(Optional.of(did.made()));
+            return deliveries.fingerprintOfEvent(did.recordKey()).orElse("").equals(did.made());
         }
         Optional<String> now = records.people(new String[] {did.recordKey()}).stream()
                 .map(stored -> RowMapping.person(stored.row(), fields))

@@ -185,4 +185,51 @@ class DeliveriesTest {
     private JsonNode overview() throws Exception {
         return orla.get("/api/records").json();
     }
+
+    @Test
+    void a_blank_cell_leaves_what_is_on_file_but_for_what_says_something_only_together() throws Exception {
+        String head = "Patient ID,Lab No,Test,Result,Units,Date,Comment\n";
+        JsonNode first = sent.file("lab.csv", head + "1,L1,Sugar,7.1,mmol/L,2026-03-02,seen by Ard\n");
+        ObjectNode intake = (ObjectNode) first.get("intake");
+        ((ObjectNode) intake.at("/events/0")).putArray("identity").addObject().put("column", "Lab No");
+        ((ObjectNode) intake.at("/events/0/fields")).putObject("site").put("column", "Comment");
+        sent.take(sent.settled(
+                orla.put(Sent.address(first) + "/intake", intake.toString(), "").json()));
+
+        JsonNode blank = sent.file("lab.csv", head + "1,L1,Sugar,,,,\n1,L2,Sugar,5,mmol/L,2026-03-03,\n");
+        assertThat(Sent.counts(blank.at("/trial/brought"))).isEqualTo("people 0 new 0 changed, events 1 new 0 changed");
+
+        JsonNode corrected = sent.take(sent.file("lab.csv", head + "1,L1,Sugar,>20,,2026-03-02,\n"));
+        assertThat(Sent.counts(corrected.get("taken"))).isEqualTo("people 0 new 0 changed, events 0 new 1 changed");
+    }
+
+    @Test
+    void records_that_their_source_no_longer_has_go_unless_a_row_could_not_be_read() throws Exception {
+        String head = "Patient ID,Lab No,Test,Result,Date\n";
+        String first = head + "1,L1,Sugar,7,2026-03-02\n1,L2,Sugar,8,2026-03-02\n2,L3,Sugar,9,2026-03-02\n";
+        JsonNode tried = sent.file("lab.csv", first);
+        ObjectNode intake = (ObjectNode) tried.get("intake");
+        ObjectNode events = (ObjectNode) intake.at("/events/0");
+        events.put("everything", true);
+        events.putArray("identity").addObject().put("column", "Lab No");
+        sent.take(sent.settled(
+                orla.put(Sent.address(tried) + "/intake", intake.toString(), "").json()));
+        assertThat(overview().get("records").asInt() + overview().get("waiting").asInt())
+                .isEqualTo(3);
+
+        JsonNode unreadable = sent.file("lab.csv", head + "1,L1,Sugar,7,2026-03-02\n2,L3,Sugar,9,2026-02-31\n");
+        assertThat(unreadable.at("/trial/brought/goneEvents").asInt())
+                .as("what cannot be read is there")
+                .isZero();
+        JsonNode next = sent.file("lab.csv", head + "1,L1,Sugar,7,2026-03-02\n");
+        assertThat(next.at("/trial/brought/goneEvents").asInt()).isEqualTo(2);
+        JsonNode taken = sent.take(next);
+        assertThat(overview().get("records").asInt() + overview().get("waiting").asInt())
+                .isEqualTo(1);
+
+        orla.post("/api/imports/taken/" + taken.get("delivery").asLong() + "/taking-back", "");
+        assertThat(overview().get("records").asInt() + overview().get("waiting").asInt())
+                .as("they are back")
+                .isEqualTo(3);
+    }
 }

@@ -20,6 +20,7 @@ const TRIAL = {
     people: { ...none, added: 2 },
     events: none,
     gone: 0,
+    goneEvents: 0,
     unknownPeople: 0,
     erased: 0,
   },

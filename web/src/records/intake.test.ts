@@ -79,7 +79,14 @@ describe('an intake beside the columns of a file', () => {
 
 it('counts what is new or changed in words', () => {
   const none = { added: 0, changed: 0, unchanged: 9 }
-  const brought = { people: none, events: none, gone: 0, unknownPeople: 0, erased: 0 }
+  const brought = {
+    people: none,
+    events: none,
+    gone: 0,
+    goneEvents: 0,
+    unknownPeople: 0,
+    erased: 0,
+  }
   expect(amount(brought)).toBe('nothing new')
   expect(
     amount({

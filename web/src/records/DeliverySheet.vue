@@ -141,8 +141,9 @@ function counts(of: Schemas['CountsView']): string {
 
     <template v-if="open && found">
       <p>
-        <strong>{{ view.fileName }}</strong>: {{ found.format }}, header in line
-        {{ found.headerLine }}, {{ count(found.rows) }} {{ found.rows === 1 ? 'row' : 'rows' }}.
+        <strong>{{ view.fileName }}</strong>: {{ found.format
+        }}<template v-if="found.headerLine">, header in line {{ found.headerLine }}</template
+        >, {{ count(found.rows) }} {{ found.rows === 1 ? 'row' : 'rows' }}.
         <template v-if="found.known && intake">
           Known: it is read as <strong>{{ intake.name }}</strong>.
         </template>

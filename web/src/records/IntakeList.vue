@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { send, sentenceOf, type Schemas } from '@/api/client'
+import { json, send, sentenceOf, type Schemas } from '@/api/client'
 import { timeWords } from '@/days'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
@@ -11,6 +11,7 @@ const { data, error } = useQuery({
   queryFn: () => send<Schemas['IntakeView'][]>('/api/intakes'),
 })
 const failed = ref('')
+const kept = ref('')
 
 async function retire(intake: Schemas['IntakeView']) {
   failed.value = ''
@@ -19,6 +20,34 @@ async function retire(intake: Schemas['IntakeView']) {
     await queries.invalidateQueries({ queryKey: ['intakes'] })
   } catch (failure) {
     failed.value = sentenceOf(failure)
+  }
+}
+
+/** Keeps a document that came from elsewhere, or that was edited as a file. */
+async function bringIn(event: Event) {
+  const picker = event.target as HTMLInputElement
+  const file = picker.files?.[0]
+  failed.value = ''
+  kept.value = ''
+  if (!file) {
+    return
+  }
+  try {
+    const document = JSON.parse(await file.text()) as { id?: unknown }
+    const id = typeof document.id === 'string' ? document.id : ''
+    const saved = await send<Schemas['IntakeView']>(
+      `/api/intakes/${encodeURIComponent(id || 'none')}`,
+      json('PUT', document),
+    )
+    kept.value = `${saved.name} is kept, version ${saved.version}.`
+    await queries.invalidateQueries({ queryKey: ['intakes'] })
+  } catch (failure) {
+    failed.value =
+      failure instanceof SyntaxError
+        ? `${file.name} is no JSON. Nothing was changed.`
+        : sentenceOf(failure)
+  } finally {
+    picker.value = ''
   }
 }
 </script>
@@ -54,6 +83,11 @@ async function retire(intake: Schemas['IntakeView']) {
         </tr>
       </tbody>
     </table>
+    <p v-if="kept" role="status">{{ kept }}</p>
+    <label class="quiet">
+      Bring in an intake's document
+      <input type="file" accept=".json,application/json" @change="bringIn" />
+    </label>
   </section>
 </template>
 

@@ -96,7 +96,7 @@ final class DemoFeeds {
             String day = RUN.format(today.minusDays(chance.between(1, 9)));
             if (i % 5 == 0) {
                 header(messages, day, "ADT^A08", i)
-                        .append(pid.replace("\r", "|||||1 Weir Lane^^Otterbrook^^OT1 2AB^^H\r"));
+                        .append(pid.replace("\r", "||||1 Weir Lane^^Otterbrook^^OT1 2AB^^H\r"));
             }
             header(messages, day, "ORU^R01", 500 + i)
                     .append(pid)

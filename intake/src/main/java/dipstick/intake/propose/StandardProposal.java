@@ -92,7 +92,7 @@ final class StandardProposal {
                     "Not everything in the file has a person's number. Say by what people are to be known; what has none"
                             + " is told and left out."));
         }
-        return new Proposal(intake(by), choices(), questions, format(), 1, rows);
+        return new Proposal(intake(by), choices(), questions, format(), 0, rows);
     }
 
     private boolean has(OwnColumn column) {

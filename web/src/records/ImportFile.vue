@@ -8,6 +8,7 @@ import DeliverySheet from './DeliverySheet.vue'
 import {
   kindOf,
   sendFile,
+  together,
   untilSettled,
   type DeliveryView,
   type ImportView,
@@ -68,8 +69,13 @@ const busy = computed(
 )
 const waits = ref('')
 
-async function start(file: File | null | undefined) {
+async function start(files: Iterable<File> | undefined | null) {
+  const chosen = [...(files ?? [])]
+  const file = together(chosen)
   if (!file) {
+    waits.value = chosen.length
+      ? 'Several files come in at once where they are of one export in FHIR, HL7, vCard or iCalendar. Bring in others one by one; none was sent.'
+      : ''
     return
   }
   if (busy.value) {
@@ -154,7 +160,7 @@ onMounted(async () => {
 async function trySample(name: string) {
   try {
     const answer = await answerOf(`/api/deliveries/samples/${encodeURIComponent(name)}`)
-    await start(new File([await answer.blob()], name))
+    await start([new File([await answer.blob()], name)])
   } catch (failure) {
     step.value = { at: 'refused', reason: sentenceOf(failure) }
   }
@@ -162,7 +168,7 @@ async function trySample(name: string) {
 
 function dropped(event: DragEvent) {
   over.value = false
-  void start(event.dataTransfer?.files[0])
+  void start(event.dataTransfer?.files)
 }
 </script>
 
@@ -181,8 +187,9 @@ function dropped(event: DragEvent) {
         id="file"
         ref="picker"
         type="file"
+        multiple
         accept=".csv,.tsv,.txt,.xlsx,.ods,.json,.ndjson,.hl7,.vcf,.ics,.gz,.zip,text/csv"
-        @change="start(picker?.files?.[0])"
+        @change="start(picker?.files)"
       />
       <span class="quiet">
         or drop the file here. Nothing is taken before you have seen what is in it.

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { kindOf } from './imports'
+import { kindOf, together } from './imports'
 
 describe('a file that is brought in', () => {
   it('holds events where its header names the person of each', () => {
@@ -14,5 +14,22 @@ describe('a file that is brought in', () => {
     expect(kindOf('id,name,dob,tel')).toBe('OTHER')
     expect(kindOf('person_id,date')).toBe('OTHER')
     expect(kindOf('PK\u0003\u0004')).toBe('OTHER')
+  })
+})
+
+describe('several files at once', () => {
+  const file = (name: string, text: string) => new File([text], name)
+
+  it('are one where they are of one export', async () => {
+    const one = together([file('Patient.ndjson', '{"a":1}'), file('Visit.json', '{"b":2}')])
+    expect(one?.name).toBe('Patient.ndjson')
+    expect(await one?.text()).toBe('{"a":1}\n{"b":2}\n')
+  })
+
+  it('are not where they are tables, or of several formats', () => {
+    expect(together([file('a.csv', 'x'), file('b.csv', 'y')])).toBeUndefined()
+    expect(together([file('a.hl7', 'x'), file('b.json', 'y')])).toBeUndefined()
+    expect(together([file('a.csv', 'x')])?.name).toBe('a.csv')
+    expect(together([])).toBeUndefined()
   })
 })

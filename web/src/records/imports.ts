@@ -31,6 +31,29 @@ export function kindOf(header: string): FileKind {
   return names.includes('id') && ours * 2 >= names.length ? 'PEOPLE' : 'OTHER'
 }
 
+/** Files of these formats may be written one after another (docs/intakes.md). */
+const MAY_BE_ONE = /\.(nd)?json$|\.hl7$|\.vcf$|\.ics$/i
+
+function formatOf(file: File): string {
+  return MAY_BE_ONE.exec(file.name)?.[0].toLowerCase().replace('nd', '') ?? ''
+}
+
+/** Several files of one export as one, so that what refers to another is found; nothing where they are no such files. */
+export function together(files: readonly File[]): File | undefined {
+  const [first, ...others] = files
+  if (!first || others.length === 0) {
+    return first
+  }
+  const format = formatOf(first)
+  if (!format || others.some((file) => formatOf(file) !== format)) {
+    return undefined
+  }
+  return new File(
+    files.flatMap((file) => [file, '\n']),
+    first.name,
+  )
+}
+
 /** Sends a file, telling how many bytes have gone. */
 export function sendFile<T>(
   file: File,

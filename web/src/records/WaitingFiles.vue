@@ -92,17 +92,21 @@ async function left() {
 
 <style scoped>
 section {
-  border-top: 1px solid var(--rule);
-  margin: 10px 0 14px;
+  margin: 14px 0;
 }
 
+table {
+  border-collapse: collapse;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+  margin-top: 6px;
+}
+
+th,
 td {
-  padding: 4px 14px 4px 0;
-  vertical-align: top;
-}
-
-th {
-  padding-right: 14px;
+  text-align: left;
+  padding: 4px 12px;
+  border-bottom: 1px solid var(--rule);
 }
 
 .buttons {

@@ -141,4 +141,19 @@ class MessageFilesTest {
                         "Message of a person without a number.",
                         "Message that does not say of which person it is.");
     }
+
+    @Test
+    void times_are_as_precise_as_they_say_and_those_with_an_offset_are_of_the_day_here() throws IOException {
+        Made made = made("MSH|^~\\&|L|H|||20260301233000-0500||ORU^R01|1|P|2.3\r" + "PID|1||0013||Vask^Bo||195804|M\r"
+                + "OBR|1||L-1|GLU^Sugar|||202603\rOBX|1|NM|GLU^Sugar||7|mmol/L|||||F\r"
+                + "OBR|2||L-2|GLU^Sugar|||20260230\rOBX|1|NM|GLU^Sugar||7|mmol/L|||||F\r");
+
+        assertThat(made.peopleInWords())
+                .containsExactly("{birth_date=1958-04, family_name=Vask, given_name=Bo, id=0013, sex=male}");
+        assertThat(made.eventsInWords())
+                .containsExactly(
+                        "{code=GLU, id=feed/L-1/GLU/, kind=result, on=2026-03, person_id=0013, recorded_on=2026-03-02, source=feed,"
+                                + " status=final, text=Sugar, unit=mmol/L, value=7}");
+        assertThat(made.troublesInWords()).containsExactly("6 on NO_DATE");
+    }
 }

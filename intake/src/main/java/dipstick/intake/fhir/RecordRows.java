@@ -64,7 +64,12 @@ final class RecordRows {
                 .put(OwnColumn.STATUS, status.ours())
                 .put(OwnColumn.KEYWORDS, keywords(json, status))
                 .put(OwnColumn.PROVIDER, named(json, shape.provider(), type -> !PLACES.contains(type)))
-                .put(OwnColumn.SITE, named(json, shape.site(), PLACES::contains));
+                .put(
+                        OwnColumn.SITE,
+                        named(
+                                json,
+                                shape.site(),
+                                type -> PLACES.contains(type) || (type.isEmpty() && shape != RecordShape.APPOINTMENT)));
     }
 
     private OwnRow whole(JsonNode json, RecordShape shape, String person, String id) {

@@ -11,8 +11,11 @@ import java.util.Set;
 final class MessageRecords {
     private static final Set<String> OF_PEOPLE = Set.of("A01", "A04", "A08", "A28", "A31", "A40");
 
-    /** Those that begin a visit. */
+    /** Those that begin a visit, or change it. */
     private static final Set<String> OF_VISITS = Set.of("A01", "A04", "A08");
+
+    /** News of a person, which may be of a visit as well. */
+    private static final String CHANGE = "A08";
 
     private static final Set<String> OF_APPOINTMENTS = Set.of("S12", "S13", "S14", "S15", "S26");
 
@@ -64,7 +67,9 @@ final class MessageRecords {
     private static List<Read> records(String kind, String trigger, Message message, Group group) {
         return switch (kind) {
             case "ADT" ->
-                OF_VISITS.contains(trigger) ? visit(message, group).stream().toList() : List.of();
+                OF_VISITS.contains(trigger)
+                        ? visit(message, group, trigger).stream().toList()
+                        : List.of();
             case "SIU" -> Appointments.of(message, group, trigger);
             case "VXU" -> Vaccinations.of(message, group);
             case "MDM" -> Documents.of(message, group);
@@ -72,9 +77,11 @@ final class MessageRecords {
         };
     }
 
-    private static Optional<Read> visit(Message message, Group group) {
+    private static Optional<Read> visit(Message message, Group group, String trigger) {
         return group.first("PV1")
-                .filter(visit -> !visit.get(44).isEmpty() || !visit.get(19).isEmpty())
+                .filter(visit -> !trigger.equals(CHANGE)
+                        || !visit.get(44).isEmpty()
+                        || !visit.get(19).isEmpty())
                 .map(visit -> new Read(
                         visit.line(),
                         OwnRow.of(message.type())

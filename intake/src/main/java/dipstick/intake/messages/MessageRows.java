@@ -1,6 +1,7 @@
 package dipstick.intake.messages;
 
 import ca.uhn.hl7v2.HL7Exception;
+import dipstick.intake.rows.OwnColumn;
 import dipstick.intake.rows.OwnRow;
 import dipstick.intake.rows.Row;
 import dipstick.intake.rows.Rows;
@@ -8,6 +9,7 @@ import java.io.IOException;
 import java.nio.charset.Charset;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
+import java.util.List;
 import java.util.Optional;
 import java.util.Queue;
 
@@ -16,6 +18,9 @@ import java.util.Queue;
  * says so for each message that is not read. The line of a row is that of its segment.
  */
 public final class MessageRows implements Rows {
+    private static final List<OwnColumn> DATES =
+            List.of(OwnColumn.BIRTH_DATE, OwnColumn.DECEASED_ON, OwnColumn.ON, OwnColumn.UNTIL, OwnColumn.RECORDED_ON);
+
     private final MessageTexts texts;
     private final Queue<Row> ready = new ArrayDeque<>();
 
@@ -43,8 +48,11 @@ public final class MessageRows implements Rows {
     private void read(MessageTexts.Text text) {
         long line = text.lines().getFirst().line();
         try {
-            MessageRecords.of(Message.of(text))
-                    .forEach(read -> ready.add(read.row().at(read.line())));
+            MessageRecords.of(Message.of(text)).forEach(read -> {
+                DATES.forEach(column ->
+                        read.row().put(column, Timestamp.asIso(read.row().get(column))));
+                ready.add(read.row().at(read.line()));
+            });
         } catch (HL7Exception unreadable) {
             ready.add(OwnRow.of("message")
                     .passedOver("Message that cannot be read: " + unreadable.getMessage())

@@ -60,7 +60,7 @@ async function bringIn(event: Event) {
       None yet. When a file of another system is taken, what its columns mean is kept here, and the
       next one of its kind is known.
     </p>
-    <table v-else-if="data">
+    <table v-else-if="data" class="on-sheet">
       <thead>
         <tr>
           <th>Intake</th>
@@ -92,24 +92,6 @@ async function bringIn(event: Event) {
 </template>
 
 <style scoped>
-table {
-  border-collapse: collapse;
-  background: var(--sheet);
-  border: 1px solid var(--rule);
-  margin-top: 6px;
-}
-
-th,
-td {
-  text-align: left;
-  padding: 4px 12px;
-  border-bottom: 1px solid #eee5d2;
-}
-
-.number {
-  text-align: right;
-}
-
 .word {
   margin-left: 12px;
 }

@@ -54,7 +54,7 @@ function takenBack() {
       <div class="sides">
         <section v-if="data.kinds.length">
           <h2>What is there</h2>
-          <table>
+          <table class="on-sheet">
             <thead>
               <tr>
                 <th>Kind</th>
@@ -76,7 +76,7 @@ function takenBack() {
         <section>
           <h2>How fresh: files brought in</h2>
           <p v-if="data.imports.length === 0" class="quiet">No file was brought in here yet.</p>
-          <table v-else>
+          <table v-else class="on-sheet">
             <thead>
               <tr>
                 <th>When</th>
@@ -135,24 +135,6 @@ function takenBack() {
   grid-template-columns: auto 1fr;
   gap: 40px;
   align-items: start;
-}
-
-table {
-  border-collapse: collapse;
-  background: var(--sheet);
-  border: 1px solid var(--rule);
-  margin-top: 6px;
-}
-
-th,
-td {
-  text-align: left;
-  padding: 4px 12px;
-  border-bottom: 1px solid #eee5d2;
-}
-
-.number {
-  text-align: right;
 }
 
 .back td {

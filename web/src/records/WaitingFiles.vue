@@ -64,7 +64,7 @@ async function left() {
       @taken="emit('taken')"
       @left="left"
     />
-    <table v-else-if="data?.length">
+    <table v-else-if="data?.length" class="on-sheet">
       <thead>
         <tr>
           <th>File</th>
@@ -93,20 +93,6 @@ async function left() {
 <style scoped>
 section {
   margin: 14px 0;
-}
-
-table {
-  border-collapse: collapse;
-  background: var(--sheet);
-  border: 1px solid var(--rule);
-  margin-top: 6px;
-}
-
-th,
-td {
-  text-align: left;
-  padding: 4px 12px;
-  border-bottom: 1px solid var(--rule);
 }
 
 .buttons {

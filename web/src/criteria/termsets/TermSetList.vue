@@ -35,7 +35,7 @@ function some(members: Member[]): string {
     <p v-else-if="sets.length === 0" class="quiet">
       None yet. A term set comes here when a criteria set that holds it is published.
     </p>
-    <table v-else>
+    <table v-else class="on-sheet">
       <thead>
         <tr>
           <th>Name</th>
@@ -68,20 +68,6 @@ function some(members: Member[]): string {
 </template>
 
 <style scoped>
-table {
-  border-collapse: collapse;
-  background: var(--sheet);
-  border: 1px solid var(--rule);
-  margin-top: 6px;
-}
-
-th,
-td {
-  text-align: left;
-  vertical-align: top;
-  padding: 4px 12px;
-  border-bottom: 1px solid #eee5d2;
-}
 .when {
   white-space: nowrap;
 }

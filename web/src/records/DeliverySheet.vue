@@ -10,6 +10,8 @@ import { isWorking, untilSettled, type DeliveryView } from './imports'
 import {
   amount,
   kindOfRecords,
+  mayBeBlank,
+  withBlank,
   withDates,
   withDecimal,
   withKind,
@@ -40,7 +42,10 @@ const address = computed(() => `/api/deliveries/${delivery.id}`)
 const found = computed(() => view.value.found)
 const trial = computed(() => view.value.trial)
 const intake = computed(() => view.value.intake as Intake | undefined)
-const wrong = computed(() => troubles((reason) => reason !== 'PASSED_OVER'))
+const wrong = computed(() =>
+  troubles((reason) => reason !== 'PASSED_OVER' && reason !== 'LEFT_BLANK'),
+)
+const leftBlank = computed(() => troubles((reason) => reason === 'LEFT_BLANK'))
 const passedOver = computed(() => troubles((reason) => reason === 'PASSED_OVER'))
 const working = computed(() => isWorking(view.value.stage))
 const open = computed(() => (view.value.stage === 'TRIED' || working.value) && found.value)
@@ -269,14 +274,33 @@ function counts(of: Schemas['CountsView']): string {
                 </tr>
               </thead>
               <tbody>
-                <tr v-for="group in wrong" :key="group.reason">
+                <tr v-for="group in wrong" :key="`${group.reason} ${group.first[0]?.column ?? ''}`">
                   <td class="number">{{ count(group.count) }}</td>
                   <td>{{ group.first.map((one) => one.line).join(', ') }}</td>
                   <td>{{ group.first[0]?.column }}</td>
-                  <td>{{ group.first[0]?.said }}</td>
+                  <td>
+                    {{ group.first[0]?.said }}
+                    <button
+                      v-if="intake && group.first[0] && mayBeBlank(intake, group.first[0].column)"
+                      type="button"
+                      class="word"
+                      :disabled="working"
+                      @click="mend(withBlank(intake, group.first[0].column))"
+                    >
+                      Leave these cells blank
+                    </button>
+                  </td>
                 </tr>
               </tbody>
             </table>
+          </section>
+          <section v-if="leftBlank.length" aria-label="Left blank">
+            <h2>Left blank</h2>
+            <ul class="does">
+              <li v-for="group in leftBlank" :key="group.first[0]?.column">
+                {{ count(group.count) }} × {{ group.first[0]?.column }}: {{ group.first[0]?.said }}
+              </li>
+            </ul>
           </section>
           <section v-if="passedOver.length" aria-label="Passed over">
             <h2>Passed over</h2>

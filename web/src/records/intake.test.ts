@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest'
 import {
   amount,
   kindOfRecords,
+  mayBeBlank,
   targetsOf,
+  withBlank,
   withDates,
   withKind,
   withTarget,
@@ -35,6 +37,26 @@ const LAB: Intake = {
 }
 
 describe('an intake beside the columns of a file', () => {
+  it('leaves cells of a column blank where that is wanted, and nothing else', () => {
+    expect(mayBeBlank(LAB, 'Taken')).toBe(true)
+    expect(mayBeBlank(LAB, 'No')).toBe(false)
+    const next = withBlank(LAB, 'Taken')
+    expect(next.events?.[0]?.fields.on).toEqual({ column: 'Taken', unreadable: 'blank' })
+    expect(next.events?.[0]?.fields.text).toEqual({ each: 'name' })
+    expect(LAB.events?.[0]?.fields.on).toEqual({ column: 'Taken' })
+  })
+
+  it('says which numbers a source knows somebody by, and what tells its records apart', () => {
+    const fhir: Intake = {
+      ...LAB,
+      whose: { number: { column: 'number' }, others: { column: 'other numbers' } },
+      events: [{ fields: {}, identity: [{ column: 'record id' }] }],
+    }
+    expect(targetsOf(fhir, 'other numbers').map(wordsOf)).toEqual(['further person numbers'])
+    expect(targetsOf(fhir, 'record id').map(wordsOf)).toEqual(['tells the records apart'])
+    expect(withTarget(fhir, 'other numbers', '').whose).toEqual({ number: { column: 'number' } })
+  })
+
   it('says all that is made of a column', () => {
     expect(targetsOf(LAB, 'No')).toEqual(['number'])
     expect(targetsOf(LAB, 'Name')).toEqual(['person:family_name', 'person:given_name'])

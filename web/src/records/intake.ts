@@ -192,6 +192,28 @@ function tidied(next: Intake): Intake {
   return next
 }
 
+function fieldsOf(intake: Intake): Fields[] {
+  return [intake.people?.fields ?? {}, ...(intake.events ?? []).map((records) => records.fields)]
+}
+
+/** Whether a field is made of this column that may be blank; without its kind a record is none. */
+export function mayBeBlank(intake: Intake, column: string): boolean {
+  return fieldsOf(intake).some((fields) =>
+    Object.entries(fields).some(([field, maker]) => field !== 'kind' && isOf(maker, column)),
+  )
+}
+
+/** The same intake, cells of a column that cannot be read left blank. */
+export function withBlank(intake: Intake, column: string): Intake {
+  const next = structuredClone(intake)
+  for (const fields of fieldsOf(next)) {
+    for (const maker of Object.values(fields).filter((one) => isOf(one, column))) {
+      maker.unreadable = 'blank'
+    }
+  }
+  return next
+}
+
 export function withDates(intake: Intake, dates: 'day-first' | 'month-first'): Intake {
   return { ...intake, written: { ...intake.written, dates } }
 }

@@ -7,7 +7,6 @@ import dipstick.intake.files.Packed;
 import dipstick.intake.files.Together;
 import dipstick.intake.make.PeopleKnown;
 import dipstick.intake.make.RecordMaking;
-import dipstick.intake.make.Trouble;
 import dipstick.intake.propose.Proposal;
 import dipstick.intake.propose.Proposing;
 import dipstick.intake.rows.UnreadableRows;
@@ -167,10 +166,10 @@ final class Convert implements Callable<Integer> {
             RecordMaking.read(one.file(), intake, settings.zone(), PeopleKnown.NOBODY, plain.sink(trouble -> {
                 String said = one.name() + ":" + trouble.line() + ": "
                         + (trouble.column().isEmpty() ? "" : trouble.column() + ": ") + trouble.said();
-                if (trouble.reason() == Trouble.Reason.PASSED_OVER) {
-                    err.println(said);
-                } else {
+                if (trouble.reason().losesRow()) {
                     problems.add(said);
+                } else {
+                    err.println(said);
                 }
             }));
         } catch (UnreadableRows unreadable) {

@@ -66,6 +66,7 @@ class ContactFilesTest {
                 UID:a-1
                 DTSTAMP:20260301T080000Z
                 DTSTART:20260401T233000Z
+                RRULE:FREQ=WEEKLY;COUNT=3
                 DTEND:20260401T234500Z
                 SUMMARY:Foot check
                 LOCATION:Weir Site
@@ -100,6 +101,9 @@ class ContactFilesTest {
         assertThat(made.people).as("a calendar makes nobody").isEmpty();
         assertThat(made.troubles)
                 .extracting(Trouble::said)
-                .containsExactly("Nobody on file fits: nobody@example.org.", "VTODO, of which no record is made.");
+                .containsExactly(
+                        "Event that repeats, of which only the first day is read.",
+                        "Nobody on file fits: nobody@example.org.",
+                        "VTODO, of which no record is made.");
     }
 }

@@ -3,6 +3,7 @@ package dipstick.intake;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
+import dipstick.intake.describe.IntakeDocument;
 import dipstick.intake.files.Packed;
 import dipstick.intake.propose.Proposal;
 import dipstick.intake.propose.Proposing;
@@ -185,5 +186,25 @@ class OddFilesTest {
         } catch (UnreadableRows refused) {
             assertThat(refused.getMessage()).endsWith(".");
         }
+    }
+
+    @Test
+    void a_cell_that_cannot_be_read_is_left_blank_where_that_is_wanted() throws Exception {
+        Path file = Files.writeString(folder.resolve("lab.csv"), """
+                Patient ID,Test,Result,Date
+                1,Sugar,7,2026-02-31
+                2,Sugar,8,2026-02-28
+                """);
+        String intake =
+                IntakeDocument.written(Proposing.of("lab.csv", file, 2026).intake());
+        String blank = intake.replace("\"column\" : \"Date\"", "\"unreadable\" : \"blank\", \"column\" : \"Date\"");
+
+        Made made = Made.of(file, IntakeDocument.read(blank));
+
+        assertThat(made.eventsInWords())
+                .containsExactly(
+                        "{kind=result, person_id=1, source=lab, text=Sugar, value=7}",
+                        "{kind=result, on=2026-02-28, person_id=2, source=lab, text=Sugar, value=8}");
+        assertThat(made.troublesInWords()).containsExactly("2 Date LEFT_BLANK");
     }
 }

@@ -92,6 +92,11 @@ public final class CalendarRows implements Rows {
                 if (component.getName().equals(Component.VEVENT)) {
                     place++;
                     rows(component, isOff).forEach(row -> ready.add(row.at(place)));
+                    if (component.getProperty(Property.RRULE).isPresent()) {
+                        ready.add(OwnRow.of(component.getName())
+                                .passedOver("Event that repeats, of which only the first day is read")
+                                .at(place));
+                    }
                 } else if (!component.getName().equals(Component.VTIMEZONE)) {
                     place++;
                     ready.add(OwnRow.of(component.getName())

@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param values what words of the file are here, compared as text is
  * @param others what becomes of a word that is not among them
  * @param split between several texts in a cell, where the field holds several
+ * @param unreadable what becomes of a cell that is no such value; the row is left out where it is absent
  */
 public record Maker(
         Optional<String> column,
@@ -31,7 +32,8 @@ public record Maker(
         Optional<Part> part,
         Map<String, String> values,
         Others others,
-        Optional<String> split) {
+        Optional<String> split,
+        Optional<Unreadable> unreadable) {
     public Maker(
             Optional<String> column,
             @Nullable List<String> columns,
@@ -41,7 +43,8 @@ public record Maker(
             Optional<Part> part,
             @Nullable Map<String, String> values,
             @Nullable Others others,
-            Optional<String> split) {
+            Optional<String> split,
+            Optional<Unreadable> unreadable) {
         this.column = column;
         this.columns = columns == null ? List.of() : List.copyOf(columns);
         this.constant = constant;
@@ -51,6 +54,7 @@ public record Maker(
         this.values = values == null ? Map.of() : Collections.unmodifiableMap(new LinkedHashMap<>(values));
         this.others = others == null ? Others.KEEP : others;
         this.split = split;
+        this.unreadable = unreadable;
     }
 
     public static Maker ofColumn(String column) {
@@ -75,6 +79,7 @@ public record Maker(
                 Optional.empty(),
                 Map.of(),
                 Others.KEEP,
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -88,11 +93,12 @@ public record Maker(
                 Optional.of(new Part(split, take)),
                 values,
                 others,
-                this.split);
+                this.split,
+                unreadable);
     }
 
     public Maker translated(Map<String, String> words, Others rest) {
-        return new Maker(column, columns, constant, each, joined, part, words, rest, split);
+        return new Maker(column, columns, constant, each, joined, part, words, rest, split, unreadable);
     }
 
     public enum OfEach {
@@ -106,6 +112,14 @@ public record Maker(
         BLANK,
         /** The row is told and left out. */
         LEAVE_OUT
+    }
+
+    /** What becomes of a cell that is no such value. */
+    public enum Unreadable {
+        /** The row is told and left out. */
+        LEAVE_OUT,
+        /** It is told and says nothing; all else of the row is kept. */
+        BLANK
     }
 
     /** @param take the place of the part that is meant, from 1 */

@@ -5,6 +5,7 @@ import dipstick.core.records.Field;
 import dipstick.core.records.FieldValue;
 import dipstick.core.text.NormalText;
 import dipstick.core.time.DateRange;
+import dipstick.intake.describe.Maker.Unreadable;
 import dipstick.intake.make.Trouble.Reason;
 import dipstick.intake.rows.Cell;
 import dipstick.intake.rows.Row;
@@ -141,6 +142,13 @@ final class FieldPlan {
     private void trouble(Into into, Reason reason, String cell, String said) {
         String column = maker.maker().each().isPresent() ? into.one().name() : maker.columnNames();
         String shown = cell.length() <= 60 ? cell : cell.substring(0, 60) + "…";
-        into.troubles().accept(new Trouble(into.row().line(), column, reason, shown, "“" + shown + "”" + said));
+        boolean leftBlank = maker.maker().unreadable().equals(Optional.of(Unreadable.BLANK));
+        into.troubles()
+                .accept(new Trouble(
+                        into.row().line(),
+                        column,
+                        leftBlank ? Reason.LEFT_BLANK : reason,
+                        shown,
+                        "“" + shown + "”" + said + (leftBlank ? " It is left blank." : "")));
     }
 }

@@ -211,8 +211,7 @@ public final class RecordMaking {
         Map<String, FieldValue> values = new HashMap<>();
         List<Trouble> troubles = new ArrayList<>();
         by.forEach(field -> field.make(new FieldPlan.Into(row, MakerPlan.One.NONE, values, troubles::add)));
-        if (!troubles.isEmpty()) {
-            troubles.forEach(sink::trouble);
+        if (losesRow(troubles)) {
             return Optional.empty();
         }
         if (values.size() < by.size()) {
@@ -235,6 +234,12 @@ public final class RecordMaking {
         return Optional.of(found.isEmpty() ? madeOf(values) : found.getFirst());
     }
 
+    /** Tells what is wrong with a row, and whether it is left out for that. */
+    private boolean losesRow(List<Trouble> troubles) {
+        troubles.forEach(sink::trouble);
+        return troubles.stream().anyMatch(one -> one.reason().losesRow());
+    }
+
     /** A number made of the fields by which somebody is known, the same for the same fields. */
     private String madeOf(Map<String, FieldValue> values) {
         return by.stream()
@@ -248,8 +253,7 @@ public final class RecordMaking {
         List<Trouble> troubles = new ArrayList<>();
         ofPeople.forEach(field -> field.make(new FieldPlan.Into(row, MakerPlan.One.NONE, values, troubles::add)));
         values.put("id", new FieldValue.OfText(id));
-        if (!troubles.isEmpty()) {
-            troubles.forEach(sink::trouble);
+        if (losesRow(troubles)) {
             return;
         }
         Person before = people.putIfAbsent(id, new Person(row.line(), values));
@@ -315,8 +319,7 @@ public final class RecordMaking {
             trouble(row, "", Reason.NO_KIND, "The row does not say what kind of record it is.");
             return;
         }
-        troubles.forEach(sink::trouble);
-        if (troubles.isEmpty()) {
+        if (!losesRow(troubles)) {
             EventRecord event = new EventRecord(values);
             if (isOfNews) {
                 news.put(event.id().isEmpty() ? "line " + row.line() : event.id(), event);

@@ -25,6 +25,13 @@ public record Trouble(long line, String column, Reason reason, String cell, Stri
         PERSON_DIFFERS,
         ID_TWICE,
         /** Nothing of this kind is read; no row is lost that could be. */
-        PASSED_OVER
+        PASSED_OVER,
+        /** A cell that cannot be read says nothing; the rest of its row is kept. */
+        LEFT_BLANK;
+
+        /** Whether something is left out that the file means to say of somebody. */
+        public boolean losesRow() {
+            return this != PASSED_OVER && this != LEFT_BLANK;
+        }
     }
 }

@@ -132,7 +132,7 @@ final class Making implements RecordsIn.Source {
 
             @Override
             public void trouble(Trouble trouble) {
-                isInPart |= trouble.reason() != Trouble.Reason.PASSED_OVER;
+                isInPart |= trouble.reason().losesRow();
                 watch.trouble(trouble);
             }
         });

@@ -70,6 +70,7 @@ class MessageTaking {
             Making trial = new Making(file, intake, today.zone(), records.finder(), troubles);
             RecordsIn.Brought brought = records.tryOut(trial, _ -> "").brought();
             Optional<Trouble> wrong = troubles.groups().stream()
+                    .filter(group -> group.reason() != Trouble.Reason.LEFT_BLANK)
                     .flatMap(group -> group.first().stream())
                     .findFirst();
             if (wrong.isPresent()) {

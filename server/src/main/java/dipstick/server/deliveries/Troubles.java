@@ -33,13 +33,15 @@ final class Troubles implements MadeSink, Closeable {
     private long lastLine;
     private int badRows;
 
-    /** What is passed over is counted by what it is. */
+    /** What is passed over is counted by what it is, and what is wrong by its column. */
     private record Group(Trouble.Reason reason, String what) {
         private static final Comparator<Group> IN_ORDER =
                 Comparator.comparing(Group::reason).thenComparing(Group::what);
 
         static Group of(Trouble trouble) {
-            return new Group(trouble.reason(), trouble.reason() == Trouble.Reason.PASSED_OVER ? trouble.said() : "");
+            return new Group(
+                    trouble.reason(),
+                    trouble.reason() == Trouble.Reason.PASSED_OVER ? trouble.said() : trouble.column());
         }
     }
 
@@ -83,7 +85,7 @@ final class Troubles implements MadeSink, Closeable {
         if (some.size() < MOST_FIRST) {
             some.add(trouble);
         }
-        if (trouble.line() != lastLine && trouble.reason() != Trouble.Reason.PASSED_OVER) {
+        if (trouble.line() != lastLine && trouble.reason().losesRow()) {
             lastLine = trouble.line();
             badRows++;
         }

@@ -14,7 +14,9 @@ import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Says of every delivery who brought it in, when, what it was and what it changed. Belongs to its transaction. */
@@ -66,6 +68,14 @@ class DeliveryLog {
     /** When the very same file was last taken, if it was, and was not taken back. */
     Optional<Instant> lastTaken(Path file) {
         return log.lastTaken(checksum(file));
+    }
+
+    /** When files were taken, by the name of their intake, the latest first; of those that were not taken back. */
+    Map<String, List<Instant>> takenByIntake() {
+        return log.takenByIntakes().stream()
+                .collect(Collectors.groupingBy(
+                        ImportLogMapper.TakenBy::intake,
+                        Collectors.mapping(ImportLogMapper.TakenBy::takenAt, Collectors.toList())));
     }
 
     /** How many people and records the last delivery of an intake held, if there was one that was not taken back. */

@@ -68,6 +68,15 @@ interface ImportLogMapper {
             """)
     Optional<Instant> lastTaken(String checksum);
 
+    record TakenBy(String intake, Instant takenAt) {}
+
+    /** The latest first. */
+    @Select("""
+            SELECT intake, taken_at FROM import_log
+            WHERE intake <> '' AND taken_back_at IS NULL ORDER BY id DESC LIMIT 2000
+            """)
+    List<TakenBy> takenByIntakes();
+
     @Select("""
             SELECT new_rows + changed_rows + unchanged_rows FROM import_log
             WHERE intake = #{intake} AND taken_back_at IS NULL ORDER BY id DESC LIMIT 1

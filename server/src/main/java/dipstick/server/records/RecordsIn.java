@@ -180,6 +180,11 @@ public class RecordsIn {
         return deliveries.lastTaken(file);
     }
 
+    /** When files were taken, by the name of their intake, the latest first; of those that were not taken back. */
+    public Map<String, List<Instant>> takenByIntake() {
+        return deliveries.takenByIntake();
+    }
+
     /** How many people and records the last delivery of an intake held, if there was one that was not taken back. */
     public Optional<Integer> lastBroughtBy(String intake) {
         return deliveries.lastBroughtBy(intake);
@@ -339,12 +344,16 @@ public class RecordsIn {
 
         @Override
         public void alsoKnown(String person, String number) {
-            whoIsMeant.alsoKnown(person, number);
+            if (!keptOut.test(person)) {
+                whoIsMeant.alsoKnown(person, number);
+            }
         }
 
         @Override
         public void merged(String person, String number) {
-            whoIsMeant.merged(person, number);
+            if (!keptOut.test(person)) {
+                whoIsMeant.merged(person, number);
+            }
         }
 
         private PersonRecord ofWhoeverIsMeant(PersonRecord said) {

@@ -1,11 +1,13 @@
 package dipstick.server.upkeep;
 
+import dipstick.server.deliveries.Rhythm;
 import dipstick.server.practice.Today;
 import dipstick.server.records.Views;
 import io.micrometer.core.instrument.Gauge;
 import io.micrometer.core.instrument.MeterRegistry;
 import io.micrometer.core.instrument.binder.MeterBinder;
 import java.time.Duration;
+import java.util.List;
 import java.util.function.Supplier;
 import org.springframework.boot.health.contributor.Health;
 import org.springframework.boot.health.contributor.HealthIndicator;
@@ -25,12 +27,14 @@ class Wellness {
     private final Room room;
     private final Views views;
     private final Backups backups;
+    private final Rhythm rhythm;
     private final Today today;
 
-    Wellness(Room room, Views views, Backups backups, Today today) {
+    Wellness(Room room, Views views, Backups backups, Rhythm rhythm, Today today) {
         this.room = room;
         this.views = views;
         this.backups = backups;
+        this.rhythm = rhythm;
         this.today = today;
     }
 
@@ -57,6 +61,15 @@ class Wellness {
                 .orElseGet(() -> Health.status(ATTENTION)
                         .withDetail("words", "There is no backup yet.")
                         .build());
+    }
+
+    /** Files that come by themselves, and those that somebody has to look at. */
+    @Bean
+    HealthIndicator deliveriesHealthIndicator() {
+        return () -> {
+            List<String> amiss = rhythm.amiss();
+            return health(String.join(" ", amiss), "amiss", amiss.size());
+        };
     }
 
     private Health health(Backups.Kept last) {

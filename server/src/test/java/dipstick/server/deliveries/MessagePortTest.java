@@ -69,7 +69,7 @@ class MessagePortTest {
 
             String result = "OBR|1||L1|GLU^Sugar|||%s\rOBX|1|NM|GLU^Sugar||7|mmol/L|||||F\r";
             assertThat(answer(his, message("ORU^R01", "M3", result.formatted("20260231"))))
-                    .contains("MSA|AE|M3|“20260231” is not a date"
+                    .contains("MSA|AE|M3|“2026-02-31” is not a date"
                             .replace('“', '?')
                             .replace('”', '?'));
             assertThat(answer(his, message("ORU^R01", "M4", result.formatted("20260228"))))

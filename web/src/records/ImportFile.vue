@@ -196,7 +196,7 @@ function dropped(event: DragEvent) {
       </span>
     </div>
 
-    <p v-if="samples.length" class="quiet">
+    <p v-if="samples.length" class="quiet samples">
       Try it with these:
       <template v-for="(sample, i) in samples" :key="sample.name"
         ><template v-if="i">, </template
@@ -324,6 +324,11 @@ function dropped(event: DragEvent) {
 </template>
 
 <style scoped>
+/* What stands over two lines is far enough apart to be pressed. */
+.samples {
+  line-height: 30px;
+}
+
 .import {
   border: 1px dashed var(--soft-ink);
   background: var(--sheet);

@@ -50,8 +50,8 @@ class Incoming {
     void look() {
         try {
             folder.makeRoom(intakes.inForce().stream().map(SavedIntake::id).toList());
-            for (Delivery one : List.copyOf(underWay.keySet())) {
-                goOn(one, underWay.get(one));
+            for (Map.Entry<Delivery, Arrived> one : List.copyOf(underWay.entrySet())) {
+                goOnOrTryAgain(one.getKey(), one.getValue());
             }
             for (Map.Entry<Delivery, Waiting> one : List.copyOf(lookedAt.entrySet())) {
                 followPerson(one.getKey(), one.getValue());
@@ -85,6 +85,19 @@ class Incoming {
                             bytes,
                             Optional.of(Intakes.read(intake.get().document()))),
                     arrived);
+        }
+    }
+
+    /** One that cannot be moved on keeps no other waiting; it is tried again, or let go where its file went away. */
+    private void goOnOrTryAgain(Delivery one, Arrived arrived) throws IOException {
+        try {
+            goOn(one, arrived);
+        } catch (IOException | RuntimeException failure) {
+            LOG.warn("A file that arrived could not be moved on", failure);
+            if (!Files.exists(arrived.file())) {
+                underWay.remove(one);
+                deliveries.forget(one);
+            }
         }
     }
 

@@ -163,8 +163,9 @@ final class IncomingFolder {
     private static void move(Path file, Path folder, Map<String, Object> report) throws IOException {
         Files.createDirectories(folder);
         Path free = free(folder.resolve(nameOf(file)));
-        Files.move(file, free);
+        // The report first: where there is no room for it, the file stays where it is and is tried again.
         Files.writeString(reportOf(free), JSON.writerWithDefaultPrettyPrinter().writeValueAsString(report));
+        Files.move(file, free);
     }
 
     /** No earlier file of the same name is lost. */

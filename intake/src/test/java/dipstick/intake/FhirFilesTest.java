@@ -162,14 +162,18 @@ class FhirFilesTest {
 
     @Test
     void a_patient_who_was_merged_into_another_is_no_person_of_her_own() throws IOException {
-        Made made = made(bundle(ADA, """
+        Made made = made(bundle("""
+                {"resourceType":"Encounter","id":"before","status":"finished","subject":{"reference":"Patient/p0"}}""", ADA, """
                 {"resourceType":"Patient","id":"p0","identifier":[{"value":"0007"}],"active":false,
                  "link":[{"type":"replaced-by","other":{"reference":"Patient/p1"}}]}""", """
                 {"resourceType":"Encounter","id":"v","status":"finished","subject":{"reference":"Patient/p0"}}"""));
 
         assertThat(made.people).extracting(person -> person.id()).containsExactly("0012");
         assertThat(made.mergedNumbers).containsExactly("0012 0007");
-        assertThat(made.events).extracting(event -> event.personId()).containsExactly("0012");
+        assertThat(made.events)
+                .extracting(event -> event.personId())
+                .as("also of a record that stands before it")
+                .containsExactly("0012", "0012");
     }
 
     @Test

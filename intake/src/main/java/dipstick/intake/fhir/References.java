@@ -52,8 +52,14 @@ final class References {
     private void add(Resource resource) {
         JsonNode json = resource.json();
         switch (resource.type()) {
-            case "Patient" ->
+            case "Patient" -> {
                 put(numbers, resource, Numbers.of(json, resource.fullUrl()).number());
+                Element.all(json, "link").stream()
+                        .filter(link -> link.path("type").asString("").equals("replaced-by"))
+                        .map(link -> Element.text(link, "other.reference"))
+                        .filter(other -> !other.isEmpty())
+                        .forEach(other -> put(replaced, resource, other));
+            }
             case "Practitioner", "RelatedPerson" ->
                 put(names, resource, HumanName.of(json).inWords());
             case "Organization", "Location", "HealthcareService" ->
@@ -68,13 +74,11 @@ final class References {
     }
 
     private <T> void put(Map<String, T> index, Resource resource, T value) {
-        if (!resource.fullUrl().isEmpty()) {
-            types.put(resource.fullUrl(), resource.type());
-        }
         if (!resource.id().isEmpty()) {
             index.put(resource.type() + "/" + resource.id(), value);
         }
         if (!resource.fullUrl().isEmpty()) {
+            types.put(resource.fullUrl(), resource.type());
             index.put(resource.fullUrl(), value);
         }
     }
@@ -144,10 +148,10 @@ final class References {
         }
         Optional<JsonNode> contained = contained(reference, within);
         if (contained.isPresent()) {
-            String name = contained.get().path("name").isValueNode()
-                    ? contained.get().path("name").asString("")
+            JsonNode name = contained.get().path("name");
+            return name.isValueNode()
+                    ? name.asString("")
                     : HumanName.of(contained.get()).inWords();
-            return name;
         }
         return known(names, reference.path("reference").asString("")).orElse("");
     }

@@ -11,7 +11,6 @@ import java.util.stream.IntStream;
 
 /** Takes people, then events, then seals them into a {@link Population}. */
 public final class PopulationBuilder {
-    private static final String ENTERED_IN_ERROR = "entered-in-error";
 
     private final RecordFields fields;
     private final Map<String, ColumnBuilder> people = new LinkedHashMap<>();
@@ -45,7 +44,7 @@ public final class PopulationBuilder {
             return;
         }
         if (enteredInError.computeIfAbsent(
-                event.text("status"), status -> NormalText.of(status).equals(ENTERED_IN_ERROR))) {
+                event.text("status"), status -> NormalText.of(status).equals(EventRecord.ENTERED_IN_ERROR))) {
             return;
         }
         events.add(owner, event);

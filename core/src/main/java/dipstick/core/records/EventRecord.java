@@ -12,6 +12,9 @@ import java.util.OptionalDouble;
  * for, not clipped.
  */
 public record EventRecord(Map<String, FieldValue> values) {
+    /** The status of a record that never counts anywhere (criteria.md section 1). */
+    public static final String ENTERED_IN_ERROR = "entered-in-error";
+
     public EventRecord {
         values = Map.copyOf(values);
     }

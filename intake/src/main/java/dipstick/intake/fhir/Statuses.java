@@ -1,10 +1,12 @@
 package dipstick.intake.fhir;
 
+import dipstick.core.records.EventRecord;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Set;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -13,8 +15,6 @@ import tools.jackson.databind.json.JsonMapper;
  * not happen, gets the one status that never counts (criteria.md section 1), and keeps its own word as a keyword.
  */
 final class Statuses {
-    static final String NEVER_COUNTS = "entered-in-error";
-
     private static final Map<String, Map<String, String>> TABLE = read();
 
     private static final String NEVER = "never";
@@ -38,7 +38,7 @@ final class Statuses {
     /** A condition that is not there does not count, whatever is said of its course. */
     private static Status ofCondition(JsonNode condition) {
         Status verified = ours(RecordShape.CONDITION, Element.text(condition, "verificationStatus.coding.code"));
-        if (verified.ours().equals(NEVER_COUNTS)) {
+        if (verified.ours().equals(EventRecord.ENTERED_IN_ERROR)) {
             return verified;
         }
         String course = Element.text(condition, "clinicalStatus.coding.code");
@@ -54,7 +54,7 @@ final class Statuses {
         Map<String, String> known = TABLE.getOrDefault(shape.resource(), Map.of());
         String ours = known.getOrDefault(theirs, isNoWord(shape, theirs) ? "" : theirs);
         if (ours.equals(NEVER)) {
-            return new Status(NEVER_COUNTS, theirs.equals(NEVER_COUNTS) ? "" : theirs);
+            return new Status(EventRecord.ENTERED_IN_ERROR, theirs.equals(EventRecord.ENTERED_IN_ERROR) ? "" : theirs);
         }
         return ours.isEmpty() ? Status.UNKNOWN : new Status(ours, "");
     }
@@ -63,7 +63,7 @@ final class Statuses {
     private static boolean isNoWord(RecordShape shape, String theirs) {
         return theirs.equals("unknown")
                 || (shape == RecordShape.CONDITION
-                        && java.util.Set.of("confirmed", "provisional", "differential", "unconfirmed")
+                        && Set.of("confirmed", "provisional", "differential", "unconfirmed")
                                 .contains(theirs));
     }
 

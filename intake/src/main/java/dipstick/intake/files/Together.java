@@ -1,7 +1,6 @@
 package dipstick.intake.files;
 
-import dipstick.intake.describe.FileFormat;
-import dipstick.intake.tables.Encoding;
+import dipstick.intake.files.RowsFile.How.Standard;
 import java.io.BufferedReader;
 import java.io.BufferedWriter;
 import java.io.IOException;
@@ -10,7 +9,9 @@ import java.io.Reader;
 import java.nio.charset.Charset;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -28,22 +29,23 @@ public final class Together {
      * @param folder where it goes
      */
     public static Optional<Path> of(List<Path> files, Path folder) throws IOException {
-        Optional<FileFormat> format = Optional.empty();
+        Map<Path, Standard> found = new LinkedHashMap<>();
         for (Path file : files) {
-            FileFormat own = RowsFile.of(file, RowsFile.Said.NOTHING).format();
-            if (own == FileFormat.TABLE || format.filter(other -> other != own).isPresent()) {
-                return Optional.empty();
+            if (RowsFile.of(file, RowsFile.Said.NOTHING).how() instanceof Standard standard) {
+                found.put(file, standard);
             }
-            format = Optional.of(own);
         }
-        if (format.isEmpty()) {
+        boolean ofOneFormat =
+                found.values().stream().map(Standard::format).distinct().count() == 1;
+        if (found.size() < files.size() || !ofOneFormat) {
             return Optional.empty();
         }
         Path together = Files.createTempFile(folder, "together", ".part");
         try (BufferedWriter out = Files.newBufferedWriter(together)) {
-            for (Path file : files) {
-                Charset charset = Encoding.of(file);
-                try (Reader in = new BufferedReader(new InputStreamReader(Files.newInputStream(file), charset))) {
+            for (Map.Entry<Path, Standard> one : found.entrySet()) {
+                Charset charset = one.getValue().charset();
+                try (Reader in =
+                        new BufferedReader(new InputStreamReader(Files.newInputStream(one.getKey()), charset))) {
                     in.mark(1);
                     if (in.read() != MARK) {
                         in.reset();

@@ -1,5 +1,6 @@
 package dipstick.intake.messages;
 
+import dipstick.core.records.EventRecord;
 import dipstick.intake.messages.MessageRecords.Read;
 import dipstick.intake.rows.OwnColumn;
 import dipstick.intake.rows.OwnRow;
@@ -19,7 +20,7 @@ final class Appointments {
             "complete", "done",
             "cancelled", "cancelled",
             "dc", "cancelled",
-            "deleted", "entered-in-error",
+            "deleted", EventRecord.ENTERED_IN_ERROR,
             "noshow", "no show");
 
     private Appointments() {}

@@ -1,5 +1,6 @@
 package dipstick.intake.messages;
 
+import dipstick.core.records.EventRecord;
 import dipstick.intake.messages.MessageRecords.Read;
 import dipstick.intake.rows.OwnColumn;
 import dipstick.intake.rows.OwnRow;
@@ -15,8 +16,6 @@ import java.util.stream.Stream;
 /** Results (ORU^R01, HL7 v2.5.1 chapter 7.3): a record for each observation, and for an order without one. */
 final class Results {
     private static final int VALUE = 5;
-
-    private static final String NEVER_COUNTS = "entered-in-error";
 
     /** Table 0085; what is wrong, deleted or was not made never counts, and keeps its word. */
     private static final Map<String, String> STATUSES = Map.of(
@@ -136,7 +135,7 @@ final class Results {
 
     private static void status(OwnRow row, String theirs) {
         if (NO_RESULTS.containsKey(theirs)) {
-            row.put(OwnColumn.STATUS, NEVER_COUNTS).put(OwnColumn.KEYWORDS, NO_RESULTS.get(theirs));
+            row.put(OwnColumn.STATUS, EventRecord.ENTERED_IN_ERROR).put(OwnColumn.KEYWORDS, NO_RESULTS.get(theirs));
         } else {
             row.put(OwnColumn.STATUS, STATUSES.getOrDefault(theirs, ""));
         }

@@ -1,5 +1,6 @@
 package dipstick.intake.messages;
 
+import dipstick.core.records.EventRecord;
 import dipstick.intake.messages.MessageRecords.Read;
 import dipstick.intake.rows.OwnColumn;
 import dipstick.intake.rows.OwnRow;
@@ -10,8 +11,6 @@ import java.util.Optional;
 
 /** Vaccinations (VXU^V04, HL7 v2.5.1 chapter 4.17). */
 final class Vaccinations {
-    private static final String NEVER_COUNTS = "entered-in-error";
-
     /** Table 0322: what was not given never counts, and keeps its word. */
     private static final Map<String, String> NOT_GIVEN = Map.of("NA", "not given", "RE", "refused");
 
@@ -47,7 +46,7 @@ final class Vaccinations {
                 .put(OwnColumn.KIND, "vaccination")
                 .put(OwnColumn.RECORD_ID, number.isEmpty() ? "" : "vaccination/" + number)
                 .put(OwnColumn.ON, rxa.get(3))
-                .put(OwnColumn.STATUS, notGiven.isEmpty() ? "done" : NEVER_COUNTS)
+                .put(OwnColumn.STATUS, notGiven.isEmpty() ? "done" : EventRecord.ENTERED_IN_ERROR)
                 .put(OwnColumn.KEYWORDS, notGiven)
                 .put(OwnColumn.PROVIDER, rxa.clinician(10))
                 .put(OwnColumn.SITE, rxa.get(11, 4))

@@ -68,9 +68,7 @@ class Incoming {
     }
 
     private void begin(Arrived arrived) throws IOException {
-        Optional<SavedIntake> intake = intakes.inForce().stream()
-                .filter(one -> one.id().equals(arrived.intake()))
-                .findFirst();
+        Optional<Intake> intake = intakes.inForce(arrived.intake());
         if (intake.isEmpty()) {
             folder.waits(arrived, report(List.of("There is no intake “" + arrived.intake() + "” here.")));
             return;
@@ -79,12 +77,7 @@ class Incoming {
             return;
         }
         try (InputStream bytes = Files.newInputStream(arrived.file())) {
-            underWay.put(
-                    deliveries.receive(
-                            arrived.fileName(),
-                            bytes,
-                            Optional.of(Intakes.read(intake.get().document()))),
-                    arrived);
+            underWay.put(deliveries.receive(arrived.fileName(), bytes, intake), arrived);
         }
     }
 
@@ -195,10 +188,7 @@ class Incoming {
         if (waiting.isEmpty()) {
             return Optional.empty();
         }
-        Optional<Intake> intake = intakes.inForce().stream()
-                .filter(one -> one.id().equals(waiting.get().intake()))
-                .findFirst()
-                .map(one -> Intakes.read(one.document()));
+        Optional<Intake> intake = intakes.inForce(waiting.get().intake());
         try (InputStream bytes = Files.newInputStream(waiting.get().file())) {
             Delivery opened = deliveries.receive(waiting.get().fileName(), bytes, intake);
             lookedAt.put(opened, waiting.get());

@@ -44,6 +44,14 @@ class Intakes {
         return mapper.inForce();
     }
 
+    /** The one in force with this id, if there is one. */
+    Optional<Intake> inForce(String id) {
+        return inForce().stream()
+                .filter(saved -> saved.id().equals(id))
+                .findFirst()
+                .map(saved -> read(saved.document()));
+    }
+
     /** The newest first; refused where there is none. */
     List<SavedIntake> versions(String id) {
         List<SavedIntake> versions = mapper.versions(id);

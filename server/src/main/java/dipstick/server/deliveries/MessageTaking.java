@@ -3,6 +3,7 @@ package dipstick.server.deliveries;
 import dipstick.intake.describe.FileFormat;
 import dipstick.intake.describe.Intake;
 import dipstick.intake.describe.TableShape;
+import dipstick.intake.make.RecordMaking;
 import dipstick.intake.make.Trouble;
 import dipstick.intake.rows.UnreadableRows;
 import dipstick.server.practice.PracticeSettings;
@@ -67,8 +68,7 @@ class MessageTaking {
     private Optional<String> take(Path file, Intake intake, String name, String from) throws IOException {
         Path problems = file.resolveSibling(file.getFileName() + ".problems");
         try (Troubles troubles = new Troubles(problems, new Sightings(today.day()))) {
-            Making trial = new Making(file, intake, today.zone(), records.finder(), troubles);
-            RecordsIn.Brought brought = records.tryOut(trial, _ -> "").brought();
+            RecordMaking.read(file, intake, today.zone(), records.finder()::apply, troubles);
             Optional<Trouble> wrong = troubles.groups().stream()
                     .filter(group -> group.reason() != Trouble.Reason.LEFT_BLANK)
                     .flatMap(group -> group.first().stream())
@@ -76,7 +76,7 @@ class MessageTaking {
             if (wrong.isPresent()) {
                 return wrong.map(Trouble::said);
             }
-            if (brought.people().all() + brought.events().all() == 0 && brought.erased() == 0) {
+            if (troubles.firstRecords().isEmpty()) {
                 return Optional.of("Nothing in it is of a person.");
             }
             Making making = new Making(file, intake, today.zone(), records.finder(), Unwatched.HERE);
@@ -90,9 +90,6 @@ class MessageTaking {
     private Optional<Intake> intake() {
         return settings.intake().isBlank()
                 ? intakes.ofShape(TableShape.of(FileFormat.HL7))
-                : intakes.inForce().stream()
-                        .filter(one -> one.id().equals(settings.intake()))
-                        .findFirst()
-                        .map(one -> Intakes.read(one.document()));
+                : intakes.inForce(settings.intake());
     }
 }

@@ -4,7 +4,7 @@ import { ListPage, ListsPage } from './lists'
 import { DeskPage } from './outreach'
 import { PeoplePage } from './people'
 import { has, homeOf } from './places'
-import { RecordsPage } from './records'
+import { RecordsPage, SamePersonPage } from './records'
 import { PracticePage } from './practice'
 import { useSession, whereToGoOn } from './session'
 import { TodayPage } from './today'
@@ -27,6 +27,7 @@ export const router = createRouter({
       children: [{ path: ':id', component: { render: () => null } }],
     },
     { path: '/records', component: RecordsPage },
+    { path: '/records/same-person', component: SamePersonPage },
     { path: '/today', component: TodayPage },
     { path: '/practice', component: PracticePage },
     { path: '/:other(.*)*', redirect: '/' },

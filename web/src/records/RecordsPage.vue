@@ -7,6 +7,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref, shallowRef } from 'vue'
 import ImportFile from './ImportFile.vue'
 import IntakeList from './IntakeList.vue'
+import RecordsHead from './RecordsHead.vue'
 import WaitingFiles from './WaitingFiles.vue'
 import TakeBackDialog from './TakeBackDialog.vue'
 
@@ -28,7 +29,7 @@ function takenBack() {
 
 <template>
   <div class="page">
-    <div class="page-head"><h1>Records</h1></div>
+    <RecordsHead />
     <ImportFile @taken="queries.invalidateQueries()" />
     <WaitingFiles @taken="queries.invalidateQueries()" />
     <p v-if="said" role="status">{{ said }}</p>

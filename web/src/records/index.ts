@@ -1,1 +1,2 @@
 export { default as RecordsPage } from './RecordsPage.vue'
+export { default as SamePersonPage } from './SamePersonPage.vue'

@@ -245,6 +245,14 @@ final class Browser implements AutoCloseable {
         until(page -> !has(css));
     }
 
+    /** Waits until nothing moves any more: a dialog that has come in takes the focus once more at the end of it. */
+    void awaitStill() {
+        until(page -> run("return document.querySelector('[class*=-enter-active]') === null"
+                        + " && document.getAnimations().every(it =>"
+                        + " it.playState !== 'running' || it.effect.getComputedTiming().endTime === Infinity)")
+                .equals(true));
+    }
+
     /**
      * What axe finds that is moderate or worse, in words. Waits until nothing moves and no message is shown that may
      * go meanwhile: what is half faded has no contrast that could be judged.
@@ -252,9 +260,7 @@ final class Browser implements AutoCloseable {
     @SuppressWarnings("deprecation")
     List<String> graveViolations() {
         awaitGone(".p-toast-message");
-        until(page -> run("return document.getAnimations().every(it =>"
-                        + " it.playState !== 'running' || it.effect.getComputedTiming().endTime === Infinity)")
-                .equals(true));
+        awaitStill();
         // Without the legacy mode a second window is opened for the sake of frames, of which the page has none; on a
         // slow
         // machine opening it fails at times.

@@ -395,9 +395,7 @@ class MainJobIT {
         browser.awaitText(".head", "draft, never published");
         browser.chord(Keys.CONTROL, Keys.ENTER);
         browser.awaitText(".p-dialog", "on the list today");
-        // The dialog takes the focus once it is there.
-        browser.until(
-                _ -> Boolean.TRUE.equals(browser.run("return document.activeElement.matches('.p-dialog textarea')")));
+        browser.awaitStill();
         browser.tabTo(".p-dialog button[type=submit]");
         browser.press(Keys.ENTER);
         browser.awaitText(".head", "version 1, Mera Coordinator");

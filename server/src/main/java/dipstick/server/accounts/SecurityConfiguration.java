@@ -80,6 +80,7 @@ class SecurityConfiguration {
                                 "/api/term-sets/**",
                                 "/api/sharing/**",
                                 "/api/outcomes",
+                                "/api/same-person/**",
                                 "/api/records/terms",
                                 "/api/records/vocabulary")
                         .hasRole(coordinator)

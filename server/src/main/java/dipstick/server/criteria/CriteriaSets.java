@@ -41,6 +41,7 @@ public class CriteriaSets {
     private static final int MOST_CRITERIA = 500;
 
     private final CriteriaMapper sets;
+    private final RosterNumbers rosterNumbers;
     private final Sharing sharing;
     private final Accounts accounts;
     private final AuditLog audit;
@@ -49,12 +50,14 @@ public class CriteriaSets {
 
     CriteriaSets(
             CriteriaMapper sets,
+            RosterNumbers rosterNumbers,
             Sharing sharing,
             Accounts accounts,
             AuditLog audit,
             Today today,
             ApplicationEventPublisher published) {
         this.sets = sets;
+        this.rosterNumbers = rosterNumbers;
         this.sharing = sharing;
         this.accounts = accounts;
         this.audit = audit;
@@ -140,7 +143,10 @@ public class CriteriaSets {
         CriteriaSource first = new CriteriaSource("", document);
         sources.add(first);
         addNamed(document, first.id(), sources, mayBeNamed);
-        return CriteriaReader.read(sources, settings, fields, today.zone());
+        List<CriteriaSource> ofNow = sources.stream()
+                .map(source -> new CriteriaSource(source.name(), rosterNumbers.ofNow(source.json())))
+                .toList();
+        return CriteriaReader.read(ofNow, settings, fields, today.zone());
     }
 
     /** A set that no person wrote holds up everybody else. */

@@ -1,6 +1,7 @@
 package dipstick.server.exchange;
 
 import dipstick.server.paper.Letterhead;
+import dipstick.server.personal.FollowsPerson;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -69,6 +70,18 @@ interface ExchangeMapper {
             SELECT set_id, person, what, template, on_day, account FROM written_to WHERE person = #{person} ORDER BY id
             """)
     List<WrittenTo.Row> writtenTo(String person);
+
+    @Insert("INSERT INTO joined_row SELECT #{id}, 'WRITTEN', id FROM written_to WHERE person = #{other}")
+    int noteWritten(FollowsPerson.Joining joining);
+
+    @Update("UPDATE written_to SET person = #{person} WHERE person = #{other}")
+    int giveWritten(FollowsPerson.Joining joining);
+
+    @Update("""
+            UPDATE written_to SET person = #{other} WHERE person = #{person}
+                AND id IN (SELECT row_id FROM joined_row WHERE joining = #{id} AND part = 'WRITTEN')
+            """)
+    int giveWrittenBack(FollowsPerson.Joining joining);
 
     @Update("UPDATE written_to SET person = #{stub} WHERE person = #{person}")
     int stubWritten(String person, String stub);

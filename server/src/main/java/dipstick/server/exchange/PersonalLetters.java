@@ -1,5 +1,6 @@
 package dipstick.server.exchange;
 
+import dipstick.server.personal.FollowsPerson;
 import dipstick.server.personal.PersonalData;
 import java.util.List;
 import org.springframework.core.annotation.Order;
@@ -8,7 +9,7 @@ import org.springframework.stereotype.Component;
 /** What was written to a person; the letters themselves are not kept. */
 @Component
 @Order(4)
-class PersonalLetters implements PersonalData {
+class PersonalLetters implements PersonalData, FollowsPerson {
     private final ExchangeMapper kept;
 
     PersonalLetters(ExchangeMapper kept) {
@@ -24,6 +25,17 @@ class PersonalLetters implements PersonalData {
                         .map(row ->
                                 List.of(row.onDay().toString(), row.setId(), row.what(), row.template(), row.account()))
                         .toList()));
+    }
+
+    @Override
+    public void join(Joining joining) {
+        kept.noteWritten(joining);
+        kept.giveWritten(joining);
+    }
+
+    @Override
+    public void part(Joining joining) {
+        kept.giveWrittenBack(joining);
     }
 
     @Override

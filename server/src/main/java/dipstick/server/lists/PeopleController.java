@@ -15,6 +15,7 @@ import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PeopleSearch;
 import dipstick.server.people.PersonView;
 import dipstick.server.readings.ListCriteria;
+import dipstick.server.records.OtherNumbers;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import java.util.List;
@@ -33,6 +34,7 @@ class PeopleController {
     private final ListCriteria criteria;
     private final Evaluators evaluators;
     private final PeopleReader people;
+    private final OtherNumbers numbers;
     private final Sharing sharing;
     private final Accounts accounts;
     private final AuditLog audit;
@@ -42,11 +44,13 @@ class PeopleController {
             ListCriteria criteria,
             Evaluators evaluators,
             PeopleReader people,
+            OtherNumbers numbers,
             Sharing sharing,
             Accounts accounts,
             AuditLog audit) {
         this.sets = sets;
         this.criteria = criteria;
+        this.numbers = numbers;
         this.sharing = sharing;
         this.accounts = accounts;
         this.evaluators = evaluators;
@@ -66,8 +70,8 @@ class PeopleController {
     @GetMapping
     PeopleSearch.Found find(@RequestParam(defaultValue = "") String find) {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
-        PeopleSearch.Found found =
-                new PeopleSearch(evaluator.population()).find(find, evaluator.asOf(), accounts.here()::maySeePeopleOf);
+        PeopleSearch.Found found = new PeopleSearch(evaluator.population())
+                .find(numbers.goesOnAs(find.strip()), evaluator.asOf(), accounts.here()::maySeePeopleOf);
         audit.record(Act.PEOPLE_LISTED, "found by “" + find + "”");
         return found;
     }
@@ -75,12 +79,13 @@ class PeopleController {
     /** Somebody's fields and records, whatever sets there are. */
     @GetMapping("/{person}")
     PersonView record(@PathVariable String person) {
-        return people.record(person, evaluators.asOf(Optional.empty()));
+        return people.record(numbers.goesOnAs(person), evaluators.asOf(Optional.empty()));
     }
 
     @GetMapping("/{person}/standing")
-    List<Standing> standing(@PathVariable String person) {
+    List<Standing> standing(@PathVariable("person") String named) {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
+        String person = numbers.goesOnAs(named);
         int number = PeopleReader.numberOf(person, evaluator.population());
         people.requireMaySee(number, evaluator.population());
         audit.record(Act.PERSON_READ, person);

@@ -102,6 +102,41 @@ record Entry(
                 changedOn);
     }
 
+    /** Whether colleagues are further with it than with another one of the same person on the same list. */
+    boolean isFurtherThan(Entry other) {
+        return howFar() > other.howFar() || (howFar() == other.howFar() && stepsDone > other.stepsDone);
+    }
+
+    private int howFar() {
+        if (standing == Standing.OFF) {
+            return 0;
+        }
+        return switch (state) {
+            case TO_CONTACT, DONE, LEFT -> 1;
+            case IN_PROGRESS -> 2;
+            case CLOSED -> 3;
+        };
+    }
+
+    /** Where another one of the same person on the same list is. */
+    Entry inPlaceOf(Entry other) {
+        return new Entry(
+                id,
+                setId,
+                person,
+                other.standing,
+                other.state,
+                other.dueOn,
+                other.band,
+                other.joinedOn,
+                other.why,
+                other.stepsDone,
+                other.nextStep,
+                other.nextOn,
+                revision,
+                other.changedOn);
+    }
+
     Entry asRead(String newDueOn, String newBand) {
         return new Entry(
                 id, setId, person, standing, state, newDueOn, newBand, joinedOn, why, stepsDone, nextStep, nextOn,

@@ -19,7 +19,9 @@ interface EntryMapper {
 
     String OPEN = "state IN ('TO_CONTACT', 'IN_PROGRESS')";
 
-    @Select("SELECT " + COLUMNS + " FROM list_entry WHERE set_id = #{set} ORDER BY id")
+    /** Without the places of numbers that were joined to another, whose place is that of whoever goes on. */
+    @Select("SELECT " + COLUMNS + " FROM list_entry e WHERE set_id = #{set} AND NOT EXISTS"
+            + " (SELECT 1 FROM person_number n WHERE n.number = e.person AND n.delivery < 0) ORDER BY id")
     List<Entry> ofSet(String set);
 
     @Select("SELECT " + COLUMNS + " FROM list_entry WHERE person = #{person} ORDER BY set_id")

@@ -4,6 +4,7 @@ import dipstick.core.population.Population;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.people.PeopleReader;
+import dipstick.server.records.OtherNumbers;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
@@ -14,17 +15,20 @@ class PersonLogController {
     private final PersonLogs logs;
     private final PeopleReader people;
     private final SeenPeople seen;
+    private final OtherNumbers numbers;
     private final AuditLog audit;
 
-    PersonLogController(PersonLogs logs, PeopleReader people, SeenPeople seen, AuditLog audit) {
+    PersonLogController(PersonLogs logs, PeopleReader people, SeenPeople seen, OtherNumbers numbers, AuditLog audit) {
         this.logs = logs;
         this.people = people;
         this.seen = seen;
+        this.numbers = numbers;
         this.audit = audit;
     }
 
     @GetMapping("/api/people/{person}/log")
-    PersonLog log(@PathVariable String person) {
+    PersonLog log(@PathVariable("person") String named) {
+        String person = numbers.goesOnAs(named);
         Population records = seen.records();
         people.requireMaySee(PeopleReader.numberOf(person, records), records);
         audit.recordOnce(Act.PERSON_READ, person + ", log");

@@ -42,6 +42,9 @@ class PersonalWork implements PersonalData {
         @Update("UPDATE set_aside SET person = #{stub}, reason = '', ended = TRUE WHERE person = #{person}")
         int stubAsides(String person, String stub);
 
+        @Delete("DELETE FROM joined_entry WHERE person = #{person}")
+        int forgetJoined(String person);
+
         @Delete("DELETE FROM outreach_answer WHERE LOCATE(#{quoted}, answer) > 0")
         int deleteAnswersNaming(String quoted);
     }
@@ -108,6 +111,7 @@ class PersonalWork implements PersonalData {
         rows.stubEntries(person, stub);
         rows.stubActs(person, stub);
         rows.stubAsides(person, stub);
+        rows.forgetJoined(person);
         rows.deleteAnswersNaming(JSON.writeValueAsString(person));
     }
 }

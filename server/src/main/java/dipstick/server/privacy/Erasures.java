@@ -6,11 +6,13 @@ import dipstick.server.audit.AuditLog;
 import dipstick.server.personal.Erased;
 import dipstick.server.personal.Erasure;
 import dipstick.server.personal.PersonalData;
+import dipstick.server.records.OtherNumbers;
 import dipstick.server.records.Views;
 import dipstick.server.web.PlainLetters;
 import dipstick.server.web.Problems;
 import java.util.Collection;
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -26,6 +28,7 @@ class Erasures {
     private final PersonReports reports;
     private final Accounts accounts;
     private final Erased erased;
+    private final OtherNumbers otherNumbers;
     private final Views views;
     private final AuditLog audit;
     private final TransactionTemplate transaction;
@@ -35,6 +38,7 @@ class Erasures {
             PersonReports reports,
             Accounts accounts,
             Erased erased,
+            OtherNumbers otherNumbers,
             Views views,
             AuditLog audit,
             PlatformTransactionManager transactions) {
@@ -43,6 +47,7 @@ class Erasures {
         this.reports = reports;
         this.accounts = accounts;
         this.erased = erased;
+        this.otherNumbers = otherNumbers;
         this.views = views;
         this.audit = audit;
         this.transaction = new TransactionTemplate(transactions);
@@ -56,7 +61,11 @@ class Erasures {
 
     /** @param by the account that does it */
     void erase(Collection<String> people, Asked asked, String by) {
-        for (String person : people) {
+        List<String> all = people.stream()
+                .flatMap(person -> Stream.concat(Stream.of(person), otherNumbers.leadingTo(person).stream()))
+                .distinct()
+                .toList();
+        for (String person : all) {
             transaction.executeWithoutResult(_ -> {
                 String stub = replace(person, by);
                 erased.keep(person, stub, by, asked.askedBy(), asked.why());
@@ -65,7 +74,7 @@ class Erasures {
         }
         views.show();
         // A reading that had begun before may have written somebody down again.
-        people.stream()
+        all.stream()
                 .filter(reports::isHeld)
                 .forEach(person -> transaction.executeWithoutResult(_ -> replace(person, by)));
     }

@@ -10,12 +10,14 @@ import dipstick.server.personal.PersonalData.Held;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
 import dipstick.server.records.FieldsOnFile;
+import dipstick.server.records.OtherNumbers;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Gathers all that is held of a person. */
@@ -25,6 +27,7 @@ class PersonReports {
 
     private final List<PersonalData> parts;
     private final FieldsOnFile fields;
+    private final OtherNumbers otherNumbers;
     private final Sharing sharing;
     private final Accounts accounts;
     private final PracticeSettings practice;
@@ -34,6 +37,7 @@ class PersonReports {
     PersonReports(
             List<PersonalData> parts,
             FieldsOnFile fields,
+            OtherNumbers otherNumbers,
             Sharing sharing,
             Accounts accounts,
             PracticeSettings practice,
@@ -41,6 +45,7 @@ class PersonReports {
             AuditLog audit) {
         this.parts = parts;
         this.fields = fields;
+        this.otherNumbers = otherNumbers;
         this.sharing = sharing;
         this.accounts = accounts;
         this.practice = practice;
@@ -51,7 +56,9 @@ class PersonReports {
     /** Of somebody on file, or of whom something is kept though they are not. */
     PersonReport of(String person, Asked asked) {
         requireMaySee(person);
-        List<Held> held = held(person);
+        List<Held> held = Stream.concat(Stream.of(person), otherNumbers.leadingTo(person).stream())
+                .flatMap(number -> held(number).stream())
+                .toList();
         Colleague here = accounts.here();
         audit.record(Act.PERSON_REPORTED, person + ", " + asked.words());
         return new PersonReport(

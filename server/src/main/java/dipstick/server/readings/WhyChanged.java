@@ -9,6 +9,7 @@ import dipstick.core.evaluate.Reading;
 import dipstick.core.explain.Verdict;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.records.Newcomers;
+import dipstick.server.records.OtherNumbers;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,12 +29,19 @@ class WhyChanged {
     private final ListCriteria criteria;
     private final Evaluators evaluators;
     private final Newcomers newcomers;
+    private final OtherNumbers otherNumbers;
 
-    WhyChanged(ReadingMapper readings, ListCriteria criteria, Evaluators evaluators, Newcomers newcomers) {
+    WhyChanged(
+            ReadingMapper readings,
+            ListCriteria criteria,
+            Evaluators evaluators,
+            Newcomers newcomers,
+            OtherNumbers otherNumbers) {
         this.readings = readings;
         this.criteria = criteria;
         this.evaluators = evaluators;
         this.newcomers = newcomers;
+        this.otherNumbers = otherNumbers;
     }
 
     /** @param now what the reading was taken with */
@@ -41,7 +49,10 @@ class WhyChanged {
         Optional<Changes> changes = criteria.at(last, reading.records().fields())
                 .map(before -> new Changes(before, last.asOf(), reading, day -> evaluators.sameRecordsAsOf(now, day)));
         Map<String, Outcome> was = new HashMap<>();
-        readings.members(last.id()).forEach(one -> was.put(one.person(), outcome(one)));
+        Map<String, String> joined = otherNumbers.all();
+        // Whoever goes on under another number keeps their place, and did not leave.
+        readings.members(last.id())
+                .forEach(one -> was.merge(joined.getOrDefault(one.person(), one.person()), outcome(one), Outcome::or));
         Set<String> came = newcomers.among(
                 members.stream()
                         .map(ReadMember::person)

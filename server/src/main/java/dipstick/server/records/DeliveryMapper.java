@@ -74,7 +74,8 @@ interface DeliveryMapper {
             """)
     int forgetWithoutDelivery();
 
-    @Delete("DELETE FROM person_before WHERE delivery NOT IN (SELECT id FROM import_log)")
+    /** What was before a joining stays as long as that can be undone. */
+    @Delete("DELETE FROM person_before WHERE delivery > 0 AND delivery NOT IN (SELECT id FROM import_log)")
     int forgetPeopleWithoutDelivery();
 
     @Delete("DELETE FROM event_before WHERE delivery NOT IN (SELECT id FROM import_log)")

@@ -11,7 +11,7 @@ import org.apache.ibatis.annotations.Select;
 interface FurtherNumberMapper {
     /**
      * @param source empty where every source may mean this person by it
-     * @param delivery that said it
+     * @param delivery that said it; below zero where a person joined them, the joining with a minus
      */
     record FurtherNumber(String number, String source, String person, long delivery) {}
 
@@ -25,6 +25,10 @@ interface FurtherNumberMapper {
     @Select(
             "SELECT number, source, person, delivery FROM person_number WHERE person = #{person} ORDER BY number, source")
     List<FurtherNumber> of(String person);
+
+    /** Those of people whom somebody joined to another. */
+    @Select("SELECT number, source, person, delivery FROM person_number WHERE delivery < 0 ORDER BY number")
+    List<FurtherNumber> joined();
 
     @Insert("""
             MERGE INTO person_number (number, source, person, delivery) KEY (number, source)

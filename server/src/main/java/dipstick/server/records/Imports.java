@@ -19,6 +19,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -30,6 +31,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.function.LongConsumer;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -55,6 +57,11 @@ class Imports {
     private final DeliveryLog deliveries;
     private final RecordsLoader loader;
     private final Views views;
+    private final FurtherNumberMapper numbers;
+    private final OtherNumbers otherNumbers;
+    private final JoinedMapper joined;
+    private final RecordsMapper records;
+    private final TakingTurns turns;
     private final Erased erased;
     private final Today today;
     private final TransactionTemplate transaction;
@@ -68,6 +75,11 @@ class Imports {
             DeliveryLog deliveries,
             RecordsLoader loader,
             Views views,
+            FurtherNumberMapper numbers,
+            OtherNumbers otherNumbers,
+            JoinedMapper joined,
+            RecordsMapper records,
+            TakingTurns turns,
             Erased erased,
             Today today,
             PlatformTransactionManager transactions,
@@ -76,6 +88,11 @@ class Imports {
         this.deliveries = deliveries;
         this.loader = loader;
         this.views = views;
+        this.numbers = numbers;
+        this.otherNumbers = otherNumbers;
+        this.joined = joined;
+        this.records = records;
+        this.turns = turns;
         this.erased = erased;
         this.today = today;
         this.transaction = new TransactionTemplate(transactions);
@@ -194,17 +211,24 @@ class Imports {
 
     /** How many people on file a file of people does not name. */
     private int absent(Import one, Set<String> named) {
+        WhoIsMeant whoIsMeant = whoIsMeant();
+        Set<String> meant = named.stream().map(whoIsMeant::by).collect(Collectors.toSet());
         return one.kind() == FileKind.PEOPLE
                 ? (int) loader.personIds().stream()
-                        .filter(person -> !named.contains(person))
+                        .filter(person -> !meant.contains(person))
                         .count()
                 : 0;
+    }
+
+    /** By its numbers a file of our own format means what every source does. */
+    private WhoIsMeant whoIsMeant() {
+        return new WhoIsMeant("", loader.personIds(), numbers.meantBy(""));
     }
 
     private void takeNow(Import one, boolean everybody, String who) {
         Import.State.Taken taken;
         try {
-            taken = transaction.execute(_ -> {
+            taken = turns.delivering(() -> transaction.execute(_ -> {
                 DeliveryLog.About about =
                         new DeliveryLog.About(who, one.kind(), one.fileName(), "", Optional.of(one.file()));
                 long delivery = deliveries.begin(about);
@@ -213,7 +237,7 @@ class Imports {
                 deliveries.finish(
                         delivery, about, written.changes(), written.check().badLines(), written.unknownPeople());
                 return written;
-            });
+            }));
         } catch (RuntimeException failure) {
             failed(one, failure, NOTHING_TAKEN);
             return;
@@ -235,20 +259,23 @@ class Imports {
         FileCheck check = ((Import.State.Taking) one.state()).check();
         Set<String> unknownPeople = new HashSet<>();
         Changes.Sum changes = new Changes.Sum();
+        JoinedInFile joinedInFile = new JoinedInFile(otherNumbers, joined, records);
         try (InputStream bytes = open(one, read -> one.become(new Import.State.Taking(check, read)))) {
             // What is wrong with lines was said when the file was read through.
             FileReading reading = new FileReading(today.zone(), erased.keptOut(), _ -> {});
             switch (one.kind()) {
                 case OTHER -> throw new IllegalStateException("Read by its intake");
                 case PEOPLE -> {
-                    Writing writing = new Writing(changes, known.people(), notes);
+                    Writing writing = new Writing(changes, known.people(), notes, joinedInFile);
                     reading.people(bytes, known.people(), writing);
+                    writing.end();
                     if (everybody) {
                         changes.add(writer.removeOthers(writing.named, notes));
                     }
                 }
                 case EVENTS -> {
                     Set<String> onFile = loader.personIds();
+                    WhoIsMeant whoIsMeant = whoIsMeant();
                     reading.events(bytes, known.events(), new FileReading.EventsSink() {
                         @Override
                         public void header(List<Field> customFields) {
@@ -256,7 +283,14 @@ class Imports {
                         }
 
                         @Override
-                        public void chunk(List<EventRecord> events) {
+                        public void chunk(List<EventRecord> said) {
+                            List<EventRecord> events = new ArrayList<>();
+                            said.forEach(one -> {
+                                EventRecord event = whoIsMeant.by(one);
+                                if (!joinedInFile.keeps(one.personId(), event)) {
+                                    events.add(event);
+                                }
+                            });
                             changes.add(writer.writeEvents(events, Over.BLANKS_CLEAR, Fields.EVENT, notes));
                             events.stream()
                                     .map(EventRecord::personId)
@@ -264,6 +298,8 @@ class Imports {
                                     .forEach(unknownPeople::add);
                         }
                     });
+                    joinedInFile.nameEvents();
+                    changes.add(writer.writeEvents(joinedInFile.events(), Over.BLANKS_CLEAR, Fields.EVENT, notes));
                 }
             }
         } catch (IOException unreadable) {
@@ -277,9 +313,12 @@ class Imports {
         private final Optional<DeliveryNotes> notes;
         private Fields fields;
         private Set<String> spokenOf = Set.of();
+        private final JoinedInFile joinedInFile;
+        private final WhoIsMeant whoIsMeant = whoIsMeant();
         private final Set<String> named = new HashSet<>();
 
-        Writing(Changes.Sum changes, Fields known, Optional<DeliveryNotes> notes) {
+        Writing(Changes.Sum changes, Fields known, Optional<DeliveryNotes> notes, JoinedInFile joinedInFile) {
+            this.joinedInFile = joinedInFile;
             this.changes = changes;
             this.notes = notes;
             this.fields = known;
@@ -293,9 +332,20 @@ class Imports {
         }
 
         @Override
-        public void chunk(List<PersonRecord> people) {
+        public void chunk(List<PersonRecord> said) {
+            List<PersonRecord> people = new ArrayList<>();
+            said.forEach(one -> {
+                PersonRecord person = whoIsMeant.by(one);
+                named.add(person.id());
+                if (!joinedInFile.keeps(one.id(), person)) {
+                    people.add(person);
+                }
+            });
             changes.add(writer.writePeople(people, spokenOf, fields, notes));
-            people.forEach(person -> named.add(person.id()));
+        }
+
+        void end() {
+            changes.add(writer.writePeople(joinedInFile.people(), spokenOf, fields, notes));
         }
     }
 

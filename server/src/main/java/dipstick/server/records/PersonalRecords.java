@@ -19,6 +19,7 @@ class PersonalRecords implements PersonalData {
     private final RecordsLoader loader;
     private final DeliveryMapper deliveries;
     private final FurtherNumberMapper numbers;
+    private final JoinedMapper joined;
     private final Unshown unshown;
 
     PersonalRecords(
@@ -27,12 +28,14 @@ class PersonalRecords implements PersonalData {
             RecordsLoader loader,
             DeliveryMapper deliveries,
             FurtherNumberMapper numbers,
+            JoinedMapper joined,
             Unshown unshown) {
         this.records = records;
         this.fields = fields;
         this.loader = loader;
         this.deliveries = deliveries;
         this.numbers = numbers;
+        this.joined = joined;
         this.unshown = unshown;
     }
 
@@ -88,6 +91,8 @@ class PersonalRecords implements PersonalData {
         int gone = records.deletePerson(person) + records.deleteEventsOf(person);
         records.onFileAgain(person);
         numbers.erase(person);
+        joined.forgetNamed(person);
+        joined.forgetSaid(person);
         deliveries.eraseWhatWasDone(person);
         deliveries.erasePerson(person);
         deliveries.eraseEvents(person);

@@ -16,7 +16,6 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -42,6 +41,10 @@ public class RecordsIn {
     private final Views views;
     private final DeliveryLog deliveries;
     private final FurtherNumberMapper numbers;
+    private final OtherNumbers otherNumbers;
+    private final JoinedMapper joined;
+    private final RecordsMapper records;
+    private final TakingTurns turns;
     private final Erased erased;
     private final TransactionTemplate transaction;
 
@@ -51,6 +54,10 @@ public class RecordsIn {
             Views views,
             DeliveryLog deliveries,
             FurtherNumberMapper numbers,
+            OtherNumbers otherNumbers,
+            JoinedMapper joined,
+            RecordsMapper records,
+            TakingTurns turns,
             Erased erased,
             PlatformTransactionManager transactions) {
         this.writer = writer;
@@ -58,6 +65,10 @@ public class RecordsIn {
         this.views = views;
         this.deliveries = deliveries;
         this.numbers = numbers;
+        this.otherNumbers = otherNumbers;
+        this.joined = joined;
+        this.records = records;
+        this.turns = turns;
         this.erased = erased;
         this.transaction = new TransactionTemplate(transactions);
     }
@@ -154,7 +165,7 @@ public class RecordsIn {
     }
 
     public Taken take(Source source, About about) {
-        Taken taken = transaction.execute(_ -> {
+        Taken taken = turns.delivering(() -> transaction.execute(_ -> {
             DeliveryLog.About logged = new DeliveryLog.About(
                     about.who(), FileKind.OTHER, about.fileName(), about.intake(), Optional.of(about.file()));
             long delivery = deliveries.begin(logged);
@@ -171,7 +182,7 @@ public class RecordsIn {
                     about.badRows(),
                     brought.unknownPeople());
             return new Taken(delivery, brought, false);
-        });
+        }));
         return new Taken(taken.delivery(), taken.brought(), views.show());
     }
 
@@ -252,6 +263,7 @@ public class RecordsIn {
         private final long delivery;
         private int leftOut;
         private final WhoIsMeant whoIsMeant;
+        private final JoinedInFile joinedInFile = new JoinedInFile(otherNumbers, joined, records);
 
         Writing(Source source, Optional<DeliveryNotes> notes, long delivery) {
             this.source = source;
@@ -270,9 +282,13 @@ public class RecordsIn {
             } catch (IOException unreadable) {
                 throw new UncheckedIOException(unreadable);
             }
+            people.addAll(joinedInFile.people());
             writePeople();
+            joinedInFile.nameEvents();
+            events.addAll(joinedInFile.events());
             writeEvents();
             whoIsMeant.learned(delivery).forEach(numbers::keep);
+            whoIsMeant.saidToBeOne().forEach(both -> joined.saidToBeOne(both.person(), both.number(), source.name()));
             int gone = 0;
             if (source.namesEverybody() && !named.isEmpty()) {
                 Changes others = writer.removeOthers(named, notes);
@@ -297,7 +313,9 @@ public class RecordsIn {
                     goneEvents,
                     unknown.size(),
                     leftOut,
-                    whoIsMeant.bothOnFile(),
+                    whoIsMeant.mergedOnFile().stream()
+                            .map(WhoIsMeant.Both::words)
+                            .toList(),
                     concerned);
         }
 
@@ -307,13 +325,16 @@ public class RecordsIn {
 
         @Override
         public void person(PersonRecord said) {
-            PersonRecord person = ofWhoeverIsMeant(said);
+            PersonRecord person = whoIsMeant.by(said);
             if (keptOut.test(person.id())) {
                 leftOut++;
                 return;
             }
             named.add(person.id());
             if (source.onlyAddsPeople() && onFile.contains(person.id())) {
+                return;
+            }
+            if (joinedInFile.keeps(said.id(), person)) {
                 return;
             }
             people.add(person);
@@ -324,7 +345,7 @@ public class RecordsIn {
 
         @Override
         public void event(EventRecord said) {
-            EventRecord event = ofWhoeverIsMeant(said);
+            EventRecord event = whoIsMeant.by(said);
             if (keptOut.test(event.personId())) {
                 leftOut++;
                 return;
@@ -332,7 +353,9 @@ public class RecordsIn {
             if (!onFile.contains(event.personId())) {
                 unknown.add(event.personId());
             }
-            events.add(event);
+            if (!joinedInFile.keeps(said.personId(), event)) {
+                events.add(event);
+            }
             if (source.mayBeAllOfItsRecords()) {
                 namedEvents.add(RowMapping.row(event).recordKey());
                 kinds.add(event.text("kind"));
@@ -354,22 +377,6 @@ public class RecordsIn {
             if (!keptOut.test(person)) {
                 whoIsMeant.merged(person, number);
             }
-        }
-
-        private PersonRecord ofWhoeverIsMeant(PersonRecord said) {
-            String meant = whoIsMeant.by(said.id());
-            return meant.equals(said.id()) ? said : new PersonRecord(meant, with(said.values(), "id", meant));
-        }
-
-        private EventRecord ofWhoeverIsMeant(EventRecord said) {
-            String meant = whoIsMeant.by(said.personId());
-            return meant.equals(said.personId()) ? said : new EventRecord(with(said.values(), "person_id", meant));
-        }
-
-        private static Map<String, FieldValue> with(Map<String, FieldValue> values, String field, String text) {
-            Map<String, FieldValue> other = new HashMap<>(values);
-            other.put(field, new FieldValue.OfText(text));
-            return other;
         }
 
         private void writePeople() {

@@ -76,13 +76,14 @@ interface RecordsMapper {
     @Delete("DELETE FROM off_file o WHERE EXISTS (SELECT 1 FROM person p WHERE p.id = o.person)")
     int forgetWhoCameBack();
 
-    /** Whoever has records, or is or was on a list, and is no stub of somebody erased. */
+    /** Whoever has records, or is or was on a list, and is no stub of somebody erased, nor a number that leads to somebody. */
     @Insert("""
             INSERT INTO off_file (person, since)
             SELECT person, #{today} FROM (SELECT person_id AS person FROM event UNION SELECT person FROM list_entry) held
             WHERE NOT EXISTS (SELECT 1 FROM person p WHERE p.id = held.person)
                 AND NOT EXISTS (SELECT 1 FROM off_file o WHERE o.person = held.person)
                 AND held.person NOT LIKE 'erased-____________'
+                AND NOT EXISTS (SELECT 1 FROM person_number n WHERE n.number = held.person AND n.delivery < 0)
             """)
     int noticeWhoIsOffFile(LocalDate today);
 

@@ -10,6 +10,7 @@ import dipstick.server.web.Problems;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -29,6 +30,9 @@ class TakingBack {
     private final DeliveryMapper deliveries;
     private final RecordsMapper records;
     private final FurtherNumberMapper numbers;
+    private final OtherNumbers otherNumbers;
+    private final EventMoves moves;
+    private final TakingTurns turns;
     private final RecordsLoader loader;
     private final Unshown unshown;
     private final Views views;
@@ -40,6 +44,9 @@ class TakingBack {
             DeliveryMapper deliveries,
             RecordsMapper records,
             FurtherNumberMapper numbers,
+            OtherNumbers otherNumbers,
+            EventMoves moves,
+            TakingTurns turns,
             RecordsLoader loader,
             Unshown unshown,
             Views views,
@@ -49,6 +56,9 @@ class TakingBack {
         this.deliveries = deliveries;
         this.records = records;
         this.numbers = numbers;
+        this.otherNumbers = otherNumbers;
+        this.moves = moves;
+        this.turns = turns;
         this.loader = loader;
         this.unshown = unshown;
         this.views = views;
@@ -77,7 +87,7 @@ class TakingBack {
 
     /** @param everything whether records that were changed later are undone, too */
     Undone takeBack(long delivery, boolean everything, String who) {
-        Undone undone = transaction.execute(_ -> {
+        Undone undone = turns.delivering(() -> transaction.execute(_ -> {
             Standing standing = standing(delivery);
             if (deliveries.tookBack(delivery, today.now(), who) != 1) {
                 throw takenBackAlready();
@@ -85,12 +95,13 @@ class TakingBack {
             Tally tally = new Tally();
             Set<String> people = new HashSet<>();
             Fields fields = loader.fields().people();
+            Map<String, String> joined = otherNumbers.all();
             for (Did did : deliveries.of(delivery)) {
                 boolean same = isAsItWasMade(did, fields);
                 tally.add(did, same);
                 if (same || everything) {
-                    undo(did);
-                    people.add(did.person());
+                    undo(did, joined);
+                    people.add(joined.getOrDefault(did.person(), did.person()));
                 }
             }
             numbers.takeBack(delivery);
@@ -98,7 +109,7 @@ class TakingBack {
                     people, true, () -> records.changeStamp(UUID.randomUUID().toString()));
             audit.record(who, Act.RECORDS_TAKEN_BACK, standing.fileName());
             return tally.undone();
-        });
+        }));
         views.show();
         return undone;
     }
@@ -133,17 +144,22 @@ class TakingBack {
         return now.orElse("").equals(did.made());
     }
 
-    private void undo(Did did) {
+    /** @param joined by each number that is joined to another, the one under which they go on */
+    private void undo(Did did, Map<String, String> joined) {
         boolean added = did.did().equals(DeliveryNotes.ADDED);
         if (did.ofEvents()) {
             if (added) {
                 deliveries.deleteEvent(did.recordKey());
             } else {
                 deliveries.restoreEvent(did.delivery(), did.recordKey());
+                // It was of somebody who goes on under another number by now.
+                moves.known(did.recordKey()).stream()
+                        .filter(event -> joined.containsKey(event.personId()))
+                        .forEach(event -> moves.join(event, joined.get(event.personId())));
             }
         } else if (added) {
             records.deletePerson(did.recordKey());
-        } else {
+        } else if (!joined.containsKey(did.recordKey())) {
             deliveries.restorePerson(did.delivery(), did.recordKey());
         }
     }

@@ -1,11 +1,16 @@
 package dipstick.server.records;
 
+import dipstick.core.records.EventRecord;
+import dipstick.core.records.FieldValue;
+import dipstick.core.records.PersonRecord;
 import dipstick.server.records.FurtherNumberMapper.FurtherNumber;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Whom a delivery means by its numbers: whoever is on file under one, else whoever its source was known to mean by it, as
@@ -16,7 +21,15 @@ final class WhoIsMeant {
     private final Set<String> onFile;
     private final Map<String, String> known = new HashMap<>();
     private final Map<String, FurtherNumber> learned = new HashMap<>();
-    private final List<String> bothOnFile = new ArrayList<>();
+    private final List<Both> merged = new ArrayList<>();
+    private final List<Both> alsoKnown = new ArrayList<>();
+
+    /** Two who are both on file; a person has to say whether they are one, since colleagues may work with either. */
+    record Both(String number, String person) {
+        String words() {
+            return number + " is " + person;
+        }
+    }
 
     WhoIsMeant(String source, Set<String> onFile, List<FurtherNumber> numbers) {
         this.source = source;
@@ -25,20 +38,47 @@ final class WhoIsMeant {
     }
 
     String by(String number) {
-        return onFile.contains(number) ? number : known.getOrDefault(number, number);
+        String person = number;
+        Set<String> passed = new HashSet<>();
+        while (!onFile.contains(person) && known.containsKey(person) && passed.add(person)) {
+            person = known.get(person);
+        }
+        return person;
+    }
+
+    /** What is said of a number, as said of whom it means. */
+    PersonRecord by(PersonRecord said) {
+        String meant = by(said.id());
+        return meant.equals(said.id()) ? said : new PersonRecord(meant, with(said.values(), "id", meant));
+    }
+
+    EventRecord by(EventRecord said) {
+        String meant = by(said.personId());
+        return meant.equals(said.personId()) ? said : new EventRecord(with(said.values(), "person_id", meant));
+    }
+
+    private static Map<String, FieldValue> with(Map<String, FieldValue> values, String field, String text) {
+        Map<String, FieldValue> other = new HashMap<>(values);
+        other.put(field, new FieldValue.OfText(text));
+        return other;
     }
 
     /** The source knows the person by another number, too. */
     void alsoKnown(String person, String number) {
+        noteBoth(person, number, alsoKnown);
         learn(person, number, source);
     }
 
-    /** Two are one; where both are on file a person has to join them, since colleagues may work with either. */
+    /** Two are one. */
     void merged(String person, String number) {
-        if (onFile.contains(number) && onFile.contains(by(person))) {
-            bothOnFile.add(number + " is " + by(person));
-        } else {
-            learn(person, number, "");
+        noteBoth(person, number, merged);
+        learn(person, number, "");
+    }
+
+    private void noteBoth(String person, String number, List<Both> noted) {
+        String meant = by(person);
+        if (onFile.contains(number) && onFile.contains(meant) && !number.equals(meant)) {
+            noted.add(new Both(number, meant));
         }
     }
 
@@ -56,8 +96,13 @@ final class WhoIsMeant {
                 .toList();
     }
 
-    /** Pairs of people who are both on file, and are one by what the source says. */
-    List<String> bothOnFile() {
-        return List.copyOf(bothOnFile);
+    /** Pairs of people who are both on file, of whom the source says that one became the other. */
+    List<Both> mergedOnFile() {
+        return List.copyOf(merged);
+    }
+
+    /** These, and pairs of whom one has the other's number as a further one. */
+    List<Both> saidToBeOne() {
+        return Stream.concat(merged.stream(), alsoKnown.stream()).distinct().toList();
     }
 }

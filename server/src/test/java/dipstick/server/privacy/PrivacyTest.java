@@ -254,6 +254,40 @@ class PrivacyTest {
     }
 
     @Test
+    void whoever_is_erased_goes_with_every_number_that_was_joined_to_theirs() throws Exception {
+        work();
+        assertThat(orla.post("/api/same-person/joined", "{\"person\": \"Q-8\", \"other\": \"Q-71\"}")
+                        .status())
+                .isEqualTo(204);
+        assertThat(report(orla, "Q-8", "JSON").text())
+                .as("what was on file under the other number is theirs")
+                .contains("Quillfeather", "Odalys likes mornings");
+
+        assertThat(orla.post("/api/people/Q-8/erasure", ERASURE.replace("Q-71", "Q-8"))
+                        .status())
+                .isEqualTo(204);
+        // A row that names them by name alone is told by what is on file, which is another name by now.
+        assertThat(findings())
+                .allSatisfy(found -> assertThat(found).startsWith("CRITERIA_").doesNotContain("\"Q-71\""));
+        JsonNode people = People.bringIn(orla, "PEOPLE", PEOPLE);
+        assertThat(people.get("erased").asInt()).isEqualTo(2);
+        assertThat(People.bringIn(orla, "EVENTS", EVENTS).get("erased").asInt()).isEqualTo(1);
+    }
+
+    @Test
+    void a_number_that_leads_to_somebody_on_file_is_not_somebody_off_file() throws Exception {
+        work();
+        orla.post("/api/same-person/joined", "{\"person\": \"Q-8\", \"other\": \"Q-71\"}");
+        Retention nightly = server.bean(Retention.class);
+        nightly.everyNight();
+        clock.set(clock.instant().plus(Duration.ofDays(60)));
+        nightly.everyNight();
+        assertThat(orla.get("/api/erasures").json().size()).isZero();
+        assertThat(orla.get("/api/people/Q-71").json().at("/person/id").asString())
+                .isEqualTo("Q-8");
+    }
+
+    @Test
     void only_a_coordinator_asks_for_either_and_one_who_sees_own_people_only_for_those() throws Exception {
         for (Role role : List.of(Role.CALLER, Role.CLINICIAN, Role.MANAGER, Role.ADMINISTRATOR)) {
             Visitor visitor = server.signedIn("as-" + role.name().toLowerCase(Locale.ROOT), role);

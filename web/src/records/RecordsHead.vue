@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { useSession } from '@/session'
+import { computed } from 'vue'
+
+/** The head of each page about the records, and the way to the others. */
+const session = useSession()
+
+const PAGES = [
+  { to: '/records', name: 'Files', ofCoordinators: false },
+  { to: '/records/same-person', name: 'The same person twice', ofCoordinators: true },
+]
+const pages = computed(() =>
+  PAGES.filter((page) => !page.ofCoordinators || session.roles.includes('COORDINATOR')),
+)
+</script>
+
+<template>
+  <div class="page-head">
+    <h1>Records</h1>
+    <nav v-if="pages.length > 1" aria-label="Records">
+      <RouterLink v-for="page in pages" :key="page.to" :to="page.to">{{ page.name }}</RouterLink>
+    </nav>
+  </div>
+</template>
+
+<style scoped>
+nav {
+  display: flex;
+  gap: 18px;
+  align-items: baseline;
+}
+
+nav a {
+  min-height: 24px;
+}
+
+nav a[aria-current='page'] {
+  color: inherit;
+  font-weight: 600;
+  text-decoration: none;
+}
+</style>

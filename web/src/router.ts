@@ -4,7 +4,7 @@ import { ListPage, ListsPage } from './lists'
 import { DeskPage } from './outreach'
 import { PeoplePage } from './people'
 import { has, homeOf } from './places'
-import { RecordsPage, SamePersonPage } from './records'
+import { RecordsPage, SamePersonPage, StatePage } from './records'
 import { PracticePage } from './practice'
 import { useSession, whereToGoOn } from './session'
 import { TodayPage } from './today'
@@ -28,6 +28,7 @@ export const router = createRouter({
     },
     { path: '/records', component: RecordsPage },
     { path: '/records/same-person', component: SamePersonPage },
+    { path: '/records/state', component: StatePage },
     { path: '/today', component: TodayPage },
     { path: '/practice', component: PracticePage },
     { path: '/:other(.*)*', redirect: '/' },

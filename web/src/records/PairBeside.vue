@@ -10,10 +10,9 @@ const { pair } = defineProps<{ pair: Schemas['Pair']; busy: boolean }>()
 const emit = defineEmits<{ join: [person: string, other: string]; apart: [] }>()
 
 const sides = computed(() => [pair.one, pair.other])
-/** What differs comes first: it decides. */
-const fields = computed(() =>
-  [...pair.fields].sort((one, other) => Number(one.agrees) - Number(other.agrees)),
-)
+/** What differs decides, and has a line of its own; what agrees is said in one. */
+const differing = computed(() => pair.fields.filter((field) => !field.agrees))
+const agreeing = computed(() => pair.fields.filter((field) => field.agrees))
 
 function records(side: Schemas['Side']): string {
   const number = count(side.records) + (side.records === 1 ? ' record' : ' records')
@@ -30,20 +29,23 @@ function records(side: Schemas['Side']): string {
           <td></td>
           <th v-for="side in sides" :key="side.id" scope="col">
             <RouterLink :to="`/people/${encodeURIComponent(side.id)}`">{{ side.id }}</RouterLink>
-            <span class="quiet"> <Veiled :text="side.name" /></span>
+            <span class="name"><Veiled :text="side.name" /></span>
           </th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="field in fields" :key="field.field" :class="{ agrees: field.agrees }">
+        <tr v-for="field in differing" :key="field.field">
           <th scope="row">{{ field.field }}</th>
-          <td v-if="field.agrees" colspan="2">
-            <Veiled :text="field.one" :what="field.field" /> <span class="both">in both</span>
+          <td><Veiled :text="field.one" :what="field.field" /></td>
+          <td><Veiled :text="field.other" :what="field.field" /></td>
+        </tr>
+        <tr v-if="agreeing.length">
+          <th scope="row">in both</th>
+          <td colspan="2" class="quiet">
+            <template v-for="(field, at) in agreeing" :key="field.field"
+              >{{ at ? ', ' : '' }}{{ field.field }} <Veiled :text="field.one" :what="field.field"
+            /></template>
           </td>
-          <template v-else>
-            <td><Veiled :text="field.one" :what="field.field" /></td>
-            <td><Veiled :text="field.other" :what="field.field" /></td>
-          </template>
         </tr>
         <tr>
           <th scope="row">on record</th>
@@ -98,16 +100,12 @@ thead td {
   color: var(--soft-ink);
 }
 
-.agrees td {
-  color: var(--soft-ink);
+.name {
+  margin-left: 8px;
 }
 
 td {
   overflow-wrap: anywhere;
-}
-
-.both {
-  font-size: 12px;
 }
 
 tfoot td {

@@ -1,2 +1,3 @@
 export { default as RecordsPage } from './RecordsPage.vue'
 export { default as SamePersonPage } from './SamePersonPage.vue'
+export { default as StatePage } from './StatePage.vue'

@@ -1,6 +1,7 @@
 package dipstick.core.doubts;
 
 import dipstick.core.criteria.Criterion;
+import dipstick.core.criteria.Selections;
 import dipstick.core.criteria.TermSet;
 import dipstick.core.doubts.Doubt.Kind;
 import dipstick.core.evaluate.Evaluator;

@@ -4,6 +4,7 @@ import dipstick.core.criteria.ComparedText;
 import dipstick.core.criteria.Condition;
 import dipstick.core.criteria.Criterion;
 import dipstick.core.criteria.FieldTest;
+import dipstick.core.criteria.Selections;
 import dipstick.core.criteria.Test;
 import dipstick.core.doubts.Doubt.Kind;
 import dipstick.core.evaluate.Evaluator;

@@ -2,6 +2,7 @@ package dipstick.core.doubts;
 
 import dipstick.core.criteria.Criterion;
 import dipstick.core.criteria.Selection;
+import dipstick.core.criteria.Selections;
 import dipstick.core.criteria.Test;
 import dipstick.core.doubts.Doubt.Kind;
 import dipstick.core.evaluate.Evaluator;

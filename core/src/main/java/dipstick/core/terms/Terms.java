@@ -11,6 +11,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /** Finds the codes, wordings and keywords that occur in the records. */
 public final class Terms {
@@ -65,6 +66,36 @@ public final class Terms {
         ConceptsOfTerms others =
                 new ConceptsOfTerms(events, concept -> !inside.matches(concept) && !outside.matches(concept));
         return found(events, others, known::resembles);
+    }
+
+    /** @param total how many there are; only the most frequent are given */
+    public record Outside(int total, List<FoundTerm> first) {
+        public Outside {
+            first = List.copyOf(first);
+        }
+    }
+
+    /** Codes, and wordings that have no code, by whose records none of the term sets is meant; most frequent first. */
+    public static Outside outside(Events events, List<TermSet> termSets) {
+        TermMatcher inside = new TermMatcher(termSets, events);
+        Concepts all = events.concepts();
+        ConceptsOfTerms coded =
+                new ConceptsOfTerms(events, concept -> !inside.matches(concept) && all.code(concept) != Codes.MISSING);
+        ConceptsOfTerms worded =
+                new ConceptsOfTerms(events, concept -> !inside.matches(concept) && all.code(concept) == Codes.MISSING);
+        List<FoundTerm> first = Stream.concat(
+                        found(events, coded, term -> term.sort() == Term.Sort.CODE).stream(),
+                        found(events, worded, term -> term.sort() == Term.Sort.TEXT).stream())
+                .sorted(Comparator.comparingInt(FoundTerm::records).reversed())
+                .limit(MOST)
+                .toList();
+        return new Outside(count(coded, Term.Sort.CODE) + count(worded, Term.Sort.TEXT), first);
+    }
+
+    private static int count(ConceptsOfTerms concepts, Term.Sort sort) {
+        return (int) concepts.byTerm().keySet().stream()
+                .filter(term -> term.sort() == sort)
+                .count();
     }
 
     private static List<FoundTerm> found(Events events, ConceptsOfTerms concepts, Predicate<Term> which) {

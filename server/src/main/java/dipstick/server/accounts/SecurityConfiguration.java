@@ -81,7 +81,8 @@ class SecurityConfiguration {
                                 "/api/sharing/**",
                                 "/api/outcomes",
                                 "/api/same-person/**",
-                                "/api/records/terms",
+                                "/api/records/state/**",
+                                "/api/records/terms/**",
                                 "/api/records/vocabulary")
                         .hasRole(coordinator)
                         .requestMatchers("/api/people/*/report", "/api/people/*/erasure", "/api/erasures/**")

@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -97,6 +98,24 @@ class TermSetController {
     @GetMapping("/api/records/terms")
     List<TermView> terms(@RequestParam(defaultValue = "") String find) {
         return Terms.find(events(), find).stream().map(TermView::of).toList();
+    }
+
+    /** @param total how many there are; only the most frequent are given */
+    record OutsideView(int total, List<TermView> terms) {}
+
+    /** Codes and wordings on record that no term set means, neither a shared one nor one of a published set. */
+    @GetMapping("/api/records/terms/outside")
+    OutsideView outside() {
+        List<TermSet> all = Stream.concat(
+                        termSets.all().stream().map(SharedTermSet::inDocument),
+                        sets.inForce().stream()
+                                .flatMap(set -> set.json().path("termSets").valueStream()))
+                .distinct()
+                .map(this::read)
+                .toList();
+        Terms.Outside outside = Terms.outside(events(), all);
+        return new OutsideView(
+                outside.total(), outside.first().stream().map(TermView::of).toList());
     }
 
     @GetMapping("/api/term-sets")

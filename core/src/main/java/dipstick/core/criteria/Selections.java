@@ -1,20 +1,17 @@
-package dipstick.core.doubts;
+package dipstick.core.criteria;
 
-import dipstick.core.criteria.FieldTest;
-import dipstick.core.criteria.Selection;
-import dipstick.core.criteria.Test;
 import java.util.List;
 import java.util.stream.Stream;
 
 /** The parts of a test that speak of records. What another set says is left to that set. */
-final class Selections {
+public final class Selections {
     private Selections() {}
 
     /** A selection and the tests of its events' fields, those of the picked one too. */
-    record Asked(Selection selection, List<FieldTest> tests) {}
+    public record Asked(Selection selection, List<FieldTest> tests) {}
 
     /** The test itself, and all that it is made of. */
-    static Stream<Test> within(Test test) {
+    public static Stream<Test> within(Test test) {
         Stream<Test> parts = switch (test) {
             case Test.All all -> all.of().stream();
             case Test.Any any -> any.of().stream();
@@ -31,7 +28,7 @@ final class Selections {
         return Stream.concat(Stream.of(test), parts.flatMap(Selections::within));
     }
 
-    static Stream<Asked> of(Test test) {
+    public static Stream<Asked> of(Test test) {
         return within(test).flatMap(part -> switch (part) {
             case Test.Events events -> Stream.of(asked(events.events()));
             case Test.Pick pick ->

@@ -1,0 +1,180 @@
+package dipstick.server.state;
+
+import dipstick.core.population.Population;
+import dipstick.core.state.Blanks;
+import dipstick.core.state.Feed;
+import dipstick.core.state.Oddity;
+import dipstick.core.wording.FieldWords;
+import dipstick.server.accounts.Accounts;
+import dipstick.server.audit.Act;
+import dipstick.server.audit.AuditLog;
+import dipstick.server.records.Views;
+import dipstick.server.web.CsvTable;
+import dipstick.server.web.Download;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The state of the records: freshness, blanks, what cannot be so, and records of nobody. */
+@RestController
+@RequestMapping("/api/records/state")
+class StateController {
+    private static final int MOST_ROWS = 200;
+    private static final String CSV = "text/csv;charset=UTF-8";
+
+    private final States states;
+    private final Views views;
+    private final Accounts accounts;
+    private final AuditLog audit;
+
+    StateController(States states, Views views, Accounts accounts, AuditLog audit) {
+        this.states = states;
+        this.views = views;
+        this.accounts = accounts;
+        this.audit = audit;
+    }
+
+    /** @param nobody numbers that records name, though nobody has them */
+    record StateView(
+            String asOf, List<FeedView> feeds, List<BlanksView> blanks, List<OddityView> odd, NobodyView nobody) {}
+
+    /**
+     * @param undated how many records have no exact day
+     * @param first an ISO date, as is {@code last}; nothing where no record has a day up to today
+     * @param usualDays from one day with records to the next, half of the times
+     * @param late whether nothing came for much longer
+     * @param gap the longest time without records, where it is much longer
+     */
+    record FeedView(
+            String source,
+            String kind,
+            int records,
+            int undated,
+            Optional<String> first,
+            Optional<String> last,
+            int usualDays,
+            boolean late,
+            Optional<GapView> gap) {}
+
+    /** @param from the last day before it, an ISO date */
+    record GapView(String from, String to) {}
+
+    /** @param kind empty for people */
+    record BlanksView(String kind, String field, int blank, int of) {}
+
+    /** @param records none where it is about people alone */
+    record OddityView(Oddity.Sort sort, int records, int people, List<States.Touched> sets) {}
+
+    record NobodyView(int people, int records) {}
+
+    /** @param total of the rows; only the first are given */
+    record OddTable(List<String> columns, List<List<String>> rows, int total) {}
+
+    @GetMapping
+    StateView state() {
+        States.Known now = states.now();
+        return new StateView(
+                now.day().toString(),
+                now.state().feeds().stream().map(StateController::view).toList(),
+                Stream.concat(now.state().blanksOfPeople().stream(), now.state().blanksOfEvents().stream())
+                        .map(StateController::view)
+                        .toList(),
+                now.state().oddities().stream()
+                        .map(oddity -> new OddityView(
+                                oddity.sort(),
+                                oddity.records().cardinality(),
+                                oddity.people().cardinality(),
+                                states.touched(now, oddity)))
+                        .toList(),
+                new NobodyView(
+                        views.current().records().waiting().size(),
+                        views.current().eventsOfUnknownPeople()));
+    }
+
+    @GetMapping("/odd/{sort}")
+    OddTable odd(@PathVariable Oddity.Sort sort) {
+        States.Known now = states.now();
+        Oddity oddity = States.find(now, sort);
+        audit.record(Act.PEOPLE_LISTED, "records in doubt, " + word(sort));
+        List<List<String>> rows =
+                OddRows.of(oddity, now.population(), accounts.here()).toList();
+        return new OddTable(
+                OddRows.header(oddity), rows.stream().limit(MOST_ROWS).toList(), rows.size());
+    }
+
+    /** All of them, for whoever keeps the source. */
+    @GetMapping("/odd/{sort}/file")
+    ResponseEntity<String> oddFile(@PathVariable Oddity.Sort sort) {
+        States.Known now = states.now();
+        Oddity oddity = States.find(now, sort);
+        audit.record(Act.LIST_EXPORTED, "records in doubt, " + word(sort));
+        Population population = now.population();
+        return Download.of(
+                CSV,
+                word(sort) + "-" + now.day() + ".csv",
+                CsvTable.of(OddRows.header(oddity), OddRows.of(oddity, population, accounts.here())));
+    }
+
+    /** The numbers that nobody has, with how many records each, the most first. */
+    @GetMapping("/nobody")
+    OddTable nobody() {
+        audit.record(Act.PEOPLE_LISTED, "records of nobody");
+        List<List<String>> rows = ofNobody().toList();
+        return new OddTable(
+                List.of("person_id", "records"), rows.stream().limit(MOST_ROWS).toList(), rows.size());
+    }
+
+    @GetMapping("/nobody/file")
+    ResponseEntity<String> nobodyFile() {
+        audit.record(Act.LIST_EXPORTED, "records of nobody");
+        return Download.of(
+                CSV,
+                "records-of-nobody-" + states.now().day() + ".csv",
+                CsvTable.of(List.of("person_id", "records"), ofNobody()));
+    }
+
+    /** Whoever sees own people only does not learn of whom nothing is known. */
+    private Stream<List<String>> ofNobody() {
+        return accounts.here().ownPeopleOnly()
+                ? Stream.of()
+                : views.current().records().waiting().entrySet().stream()
+                        .sorted(Comparator.comparingInt((Map.Entry<String, Integer> entry) -> -entry.getValue())
+                                .thenComparing(Map.Entry::getKey))
+                        .map(entry -> List.of(entry.getKey(), String.valueOf(entry.getValue())));
+    }
+
+    private static String word(Oddity.Sort sort) {
+        return sort.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private static FeedView view(Feed feed) {
+        Optional<Feed.Span> span = feed.span();
+        return new FeedView(
+                feed.source(),
+                feed.kind(),
+                feed.records(),
+                feed.undated(),
+                span.map(days -> date(days.first())),
+                span.map(days -> date(days.last())),
+                span.map(Feed.Span::usual).orElse(0),
+                span.filter(Feed.Span::late).isPresent(),
+                span.filter(Feed.Span::gap).map(days -> new GapView(date(days.gapFrom()), date(days.gapTo()))));
+    }
+
+    private static BlanksView view(Blanks blanks) {
+        return new BlanksView(blanks.kind(), FieldWords.name(blanks.field()), blanks.blank(), blanks.of());
+    }
+
+    private static String date(int day) {
+        return LocalDate.ofEpochDay(day).toString();
+    }
+}

@@ -1,0 +1,91 @@
+package dipstick.server.state;
+
+import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.Reading;
+import dipstick.core.population.Population;
+import dipstick.core.state.Oddity;
+import dipstick.core.state.RecordsState;
+import dipstick.core.state.Touching;
+import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.Evaluators;
+import dipstick.server.criteria.SavedSet;
+import dipstick.server.readings.ListCriteria;
+import dipstick.server.sharing.Right;
+import dipstick.server.sharing.Sharing;
+import dipstick.server.web.Problems;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+
+/** Keeps the state of the records as they are shown, and finds which lists it touches. */
+@Service
+class States {
+    private final Evaluators evaluators;
+    private final CriteriaSets sets;
+    private final ListCriteria criteria;
+    private final Sharing sharing;
+    private Optional<Known> known = Optional.empty();
+
+    States(Evaluators evaluators, CriteriaSets sets, ListCriteria criteria, Sharing sharing) {
+        this.evaluators = evaluators;
+        this.sets = sets;
+        this.criteria = criteria;
+        this.sharing = sharing;
+    }
+
+    /** The state of one population on one day. */
+    record Known(Population population, LocalDate day, RecordsState state) {}
+
+    /** @param toCheck how many of the people concerned are to check there */
+    record Touched(String set, String name, int toCheck) {}
+
+    synchronized Known now() {
+        Evaluator evaluator = evaluators.asOf(Optional.empty());
+        boolean isKnown = known.filter(one ->
+                        one.population() == evaluator.population() && one.day().equals(evaluator.asOf()))
+                .isPresent();
+        if (!isKnown) {
+            known = Optional.of(new Known(
+                    evaluator.population(),
+                    evaluator.asOf(),
+                    RecordsState.of(evaluator.population(), evaluator.asOf())));
+        }
+        return known.orElseThrow();
+    }
+
+    static Oddity find(Known now, Oddity.Sort sort) {
+        return now.state().oddities().stream()
+                .filter(oddity -> oddity.sort() == sort)
+                .findFirst()
+                .orElseThrow(() -> Problems.refused(
+                        HttpStatus.NOT_FOUND, "nothing-odd", "There is nothing of this kind on record any more."));
+    }
+
+    /** The lists that whoever is signed in may see. */
+    List<Touched> touched(Known now, Oddity oddity) {
+        Evaluator evaluator = evaluators.asOf(Optional.of(now.day()));
+        if (evaluator.population() != now.population()) {
+            // Other records are shown by now; the next look says what they touch.
+            return List.of();
+        }
+        return sets.inForce().stream()
+                .filter(set -> sharing.here(set.id()).includes(Right.VIEW))
+                .flatMap(set -> touched(set, oddity, evaluator).stream())
+                .toList();
+    }
+
+    private Optional<Touched> touched(SavedSet set, Oddity oddity, Evaluator evaluator) {
+        Optional<CriteriaSet> read =
+                criteria.fitting(set, evaluator.population().fields());
+        return read.map(evaluator::read)
+                .filter(reading -> Touching.touches(oddity, reading, evaluator))
+                .map(reading -> touched(set, oddity, reading));
+    }
+
+    private static Touched touched(SavedSet set, Oddity oddity, Reading reading) {
+        return new Touched(set.id(), set.publishedName(), Touching.toCheck(oddity, reading));
+    }
+}

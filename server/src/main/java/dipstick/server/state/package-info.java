@@ -1,0 +1,5 @@
+/** The state of the records: what can be trusted of them, which lists it touches, and whom to send it back to. */
+@NullMarked
+package dipstick.server.state;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { send, sentenceOf, type Schemas } from '@/api/client'
+import { dayWords } from '@/days'
+import { count } from '@/stick'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import BlanksTable from './BlanksTable.vue'
+import FeedsTable from './FeedsTable.vue'
+import OddRows from './OddRows.vue'
+import RecordsHead from './RecordsHead.vue'
+import { ODD_WORDS } from './state'
+
+/** What can be trusted of the records: each thing in doubt opens to its records, and goes as a list to who keeps them. */
+const ADDRESS = '/api/records/state'
+
+const { data, error } = useQuery({
+  queryKey: ['records', 'state'],
+  queryFn: () => send<Schemas['StateView']>(ADDRESS),
+})
+const { data: outside, error: outsideError } = useQuery({
+  queryKey: ['records', 'outside'],
+  queryFn: () => send<Schemas['OutsideView']>('/api/records/terms/outside'),
+})
+/** What is opened: a sort of odd records, or those of nobody. */
+const opened = ref('')
+
+const odd = computed(() => data.value?.odd ?? [])
+
+function toggle(what: string) {
+  opened.value = opened.value === what ? '' : what
+}
+
+function howMany(one: Schemas['OddityView']): string {
+  const people = `${count(one.people)} ${one.people === 1 ? 'person' : 'people'}`
+  return one.records === 0
+    ? people
+    : `${count(one.records)} ${one.records === 1 ? 'record' : 'records'} of ${people}`
+}
+</script>
+
+<template>
+  <div class="page">
+    <RecordsHead />
+    <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <p v-if="!data && !error" role="status">Looking through the records …</p>
+    <template v-if="data">
+      <h2>What cannot be so</h2>
+      <p v-if="odd.length === 0 && data.nobody.people === 0" class="quiet">
+        Nothing of this kind is on record, as of {{ dayWords(data.asOf) }}.
+      </p>
+      <table v-else class="on-sheet">
+        <thead>
+          <tr>
+            <th>What</th>
+            <th>How many</th>
+            <th>Lists that ask for such records</th>
+          </tr>
+        </thead>
+        <tbody>
+          <template v-for="one in odd" :key="one.sort">
+            <tr>
+              <td>
+                <button
+                  type="button"
+                  class="word"
+                  :aria-expanded="opened === one.sort"
+                  @click="toggle(one.sort)"
+                >
+                  {{ ODD_WORDS[one.sort] }}
+                </button>
+              </td>
+              <td>{{ howMany(one) }}</td>
+              <td>
+                <span v-if="one.sets.length === 0" class="quiet">none</span>
+                <template v-for="(set, at) in one.sets" :key="set.set"
+                  >{{ at ? '; ' : ''
+                  }}<RouterLink :to="`/criteria/${encodeURIComponent(set.set)}`">{{
+                    set.name
+                  }}</RouterLink
+                  ><template v-if="set.toCheck"
+                    >, {{ count(set.toCheck) }} of these people to check</template
+                  ></template
+                >
+              </td>
+            </tr>
+            <tr v-if="opened === one.sort">
+              <td colspan="3"><OddRows :address="`${ADDRESS}/odd/${one.sort}`" /></td>
+            </tr>
+          </template>
+          <tr v-if="data.nobody.people">
+            <td>
+              <button
+                type="button"
+                class="word"
+                :aria-expanded="opened === 'nobody'"
+                @click="toggle('nobody')"
+              >
+                Records of nobody who is on file
+              </button>
+            </td>
+            <td>
+              {{ count(data.nobody.records) }} records under
+              {{ count(data.nobody.people) }}
+              {{ data.nobody.people === 1 ? 'number' : 'numbers' }}
+            </td>
+            <td class="quiet">They count once their people are on file.</td>
+          </tr>
+          <tr v-if="opened === 'nobody'">
+            <td colspan="3"><OddRows :address="`${ADDRESS}/nobody`" /></td>
+          </tr>
+        </tbody>
+      </table>
+      <h2>How fresh</h2>
+      <FeedsTable :feeds="data.feeds" />
+      <h2>Blank</h2>
+      <BlanksTable :blanks="data.blanks" />
+    </template>
+    <h2>Codes in no term set</h2>
+    <p v-if="outsideError" class="notice" role="alert">{{ sentenceOf(outsideError) }}</p>
+    <p v-else-if="!outside" role="status">Looking through the codes …</p>
+    <p v-else-if="outside.total === 0" class="quiet">Every code on record is in a term set.</p>
+    <template v-else>
+      <p class="quiet">
+        {{ count(outside.total) }} codes and wordings are meant by no term set<template
+          v-if="outside.total > outside.terms.length"
+          >, the {{ outside.terms.length }} most frequent here</template
+        >. Gather those that belong together under <RouterLink to="/records">Term sets</RouterLink>.
+      </p>
+      <table class="on-sheet">
+        <thead>
+          <tr>
+            <th>Code or wording</th>
+            <th>Says</th>
+            <th>Kinds</th>
+            <th>Sources</th>
+            <th class="number">Records</th>
+            <th class="number">People</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="term in outside.terms" :key="`${term.sort} ${term.term} ${term.system}`">
+            <td>
+              {{ term.term }}<span v-if="term.system" class="quiet">, {{ term.system }}</span>
+            </td>
+            <td>{{ term.sort === 'CODE' ? term.says : '' }}</td>
+            <td>{{ term.kinds.join(', ') }}</td>
+            <td>{{ term.sources.join(', ') }}</td>
+            <td class="number">{{ count(term.records) }}</td>
+            <td class="number">{{ count(term.people) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+  </div>
+</template>

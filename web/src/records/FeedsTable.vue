@@ -39,6 +39,7 @@ function rhythm(feed: Schemas['FeedView']): string {
         <td>
           {{ feed.last && dayWords(feed.last) }}
           <strong v-if="feed.late" class="late">late</strong>
+          <span v-else-if="feed.ended" class="quiet">ended</span>
         </td>
         <td>{{ rhythm(feed) }}</td>
         <td>

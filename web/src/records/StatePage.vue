@@ -44,7 +44,7 @@ function howMany(one: Schemas['OddityView']): string {
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-if="!data && !error" role="status">Looking through the records …</p>
     <template v-if="data">
-      <h2>What cannot be so</h2>
+      <h2>What cannot be so, or hardly</h2>
       <p v-if="odd.length === 0 && data.nobody.people === 0" class="quiet">
         Nothing of this kind is on record, as of {{ dayWords(data.asOf) }}.
       </p>
@@ -153,3 +153,9 @@ function howMany(one: Schemas['OddityView']): string {
     </template>
   </div>
 </template>
+
+<style scoped>
+h2 {
+  margin-top: 20px;
+}
+</style>

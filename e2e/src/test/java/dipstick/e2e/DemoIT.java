@@ -135,6 +135,7 @@ class DemoIT {
         assertThat(browser.graveViolations()).isEmpty();
         picture("records");
         a_file_of_another_system_is_seen_taken_and_taken_back();
+        what_is_in_doubt_is_told_and_two_who_are_one_are_joined();
 
         browser.click("Practice");
         browser.awaitText("main", "By provider");
@@ -147,7 +148,6 @@ class DemoIT {
         browser.click("Letterhead");
         browser.awaitText("main", "Picture of a signature");
         assertThat(browser.graveViolations()).isEmpty();
-        picture("letterhead");
         browser.click("Accounts");
         browser.awaitText("main", "Dr Pennifer");
         assertThat(browser.graveViolations()).isEmpty();
@@ -294,9 +294,6 @@ class DemoIT {
         browser.awaitText(".p-dialog", "Shared by");
         assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
         assertThat(browser.graveViolations()).isEmpty();
-        if (width == 1280) {
-            picture("term-set");
-        }
         browser.click("Leave as it was");
         browser.awaitGone(".p-dialog");
         browser.press(Keys.ESCAPE);
@@ -350,6 +347,29 @@ class DemoIT {
         browser.click("Take back");
         browser.awaitText("main", "laboratory.csv was taken back.");
         browser.awaitText("main", "taken back");
+    }
+
+    private static void what_is_in_doubt_is_told_and_two_who_are_one_are_joined() throws Exception {
+        browser.click("The state of the records");
+        browser.awaitText("main", "How fresh");
+        browser.awaitText("main", "no term set");
+        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
+        picture("records-state");
+
+        browser.click("The same person twice");
+        browser.awaitText("main", "pairs to decide");
+        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
+        picture("same-person");
+        String pair = browser.find(".pair").getAttribute("aria-label");
+        browser.clickOn(".pair tfoot button");
+        browser.awaitText("[role=status]", "are one person now");
+        browser.awaitText("[aria-label=Joined]", pair.split(" and ")[1]);
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.clickOn("[aria-label=Joined] button");
+        browser.awaitText("[role=status]", "are two again");
+        browser.find(".pair[aria-label='" + pair + "']");
     }
 
     private static String asOf() {

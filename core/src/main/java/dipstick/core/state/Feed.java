@@ -15,6 +15,7 @@ public record Feed(String source, String kind, int records, int undated, Optiona
 
     private static final int FEWEST_DAYS_TO_TELL = 8;
     private static final int SHORTEST_GAP = 7;
+    private static final int A_YEAR = 365;
 
     /**
      * All as days since 1970-01-01, or numbers of days.
@@ -28,7 +29,12 @@ public record Feed(String source, String kind, int records, int undated, Optiona
     public record Span(int first, int last, int days, int usual, int gapFrom, int gapTo, int today) {
         /** Nothing came for much longer than usual, where there are enough days to know what that is. */
         public boolean late() {
-            return isLong(today - last);
+            return isLong(today - last) && !ended();
+        }
+
+        /** Nothing came for more than a year: no more is to be waited for. */
+        public boolean ended() {
+            return today - last > A_YEAR;
         }
 
         /** Between two records there was nothing for much longer than usual. */

@@ -130,6 +130,14 @@ class RecordsStateTest {
         assertThat(lab.gap()).isTrue();
         assertThat(lab.gapTo() - lab.gapFrom()).isEqualTo(49);
         assertThat(lab.late()).isTrue();
+        assertThat(lab.ended()).isFalse();
+        Feed.Span ended = RecordsState.of(records, Records.TODAY.plusYears(1))
+                .feeds()
+                .getFirst()
+                .span()
+                .orElseThrow();
+        assertThat(ended.ended()).isTrue();
+        assertThat(ended.late()).isFalse();
         Feed.Span visits = feeds.getLast().span().orElseThrow();
         assertThat(feeds.getLast().undated()).isEqualTo(1);
         assertThat(LocalDate.ofEpochDay(visits.last()))

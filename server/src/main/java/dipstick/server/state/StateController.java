@@ -52,6 +52,7 @@ class StateController {
      * @param first an ISO date, as is {@code last}; nothing where no record has a day up to today
      * @param usualDays from one day with records to the next, half of the times
      * @param late whether nothing came for much longer
+     * @param ended whether nothing came for more than a year
      * @param gap the longest time without records, where it is much longer
      */
     record FeedView(
@@ -63,6 +64,7 @@ class StateController {
             Optional<String> last,
             int usualDays,
             boolean late,
+            boolean ended,
             Optional<GapView> gap) {}
 
     /** @param from the last day before it, an ISO date */
@@ -167,6 +169,7 @@ class StateController {
                 span.map(days -> date(days.last())),
                 span.map(Feed.Span::usual).orElse(0),
                 span.filter(Feed.Span::late).isPresent(),
+                span.filter(Feed.Span::ended).isPresent(),
                 span.filter(Feed.Span::gap).map(days -> new GapView(date(days.gapFrom()), date(days.gapTo()))));
     }
 

@@ -79,6 +79,17 @@ describe('where somebody stands', () => {
     expect(wrapper.find('.desk').exists()).toBe(false)
   })
 
+  it('goes to the address of their own number where another one leads to them', async () => {
+    serving({
+      'GET /api/people/H1/standing': STANDINGS,
+      'GET /api/people/H1/log': { lists: [], acts: [] },
+      'GET /api/lists/kidney/people/H1': VIEW,
+    })
+    const wrapper = await shown(PersonStanding, { person: 'H1', today: '2026-11-26' })
+    await flushPromises()
+    expect(wrapper.vm.$router.currentRoute.value.path).toBe(`/people/${VIEW.person.id}`)
+  })
+
   it('comes with what colleagues did, and what was taken back', async () => {
     const wrapper = await standing({ lists: [ON_KIDNEY], acts: ACTS })
     const log = wrapper.findAll('[aria-label=Log] li').map((one) => one.text())

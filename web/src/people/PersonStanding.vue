@@ -5,7 +5,7 @@ import { PersonAsks } from '@/privacy'
 import { useSession } from '@/session'
 import { VeiledWords } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import Drop from './Drop.vue'
 import PersonActs from './PersonActs.vue'
@@ -48,6 +48,16 @@ const { data: record, error: recordError } = useQuery({
     () => standings.value?.length === 0 || error.value !== null || viewError.value !== null,
   ),
 })
+
+/** Whoever was named by a number that was joined to theirs is at the address of their own. */
+watch(
+  () => view.value?.person.id ?? record.value?.person.id,
+  (own) => {
+    if (own !== undefined && own !== person) {
+      void router.replace(`/people/${encodeURIComponent(own)}`)
+    }
+  },
+)
 
 /** On which lists they are, and what colleagues did about them. */
 const { data: log } = useQuery({

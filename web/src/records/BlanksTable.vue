@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
 import { count } from '@/stick'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import OddRows from './OddRows.vue'
 import { partWords } from './state'
 
 /** How often each field is blank: of people, and of the records of each kind. */
@@ -18,6 +19,17 @@ const groups = computed(() => {
     return { kind, of: all[0]?.of ?? 0, fields }
   })
 })
+
+/** The field that is opened to who or what is without it. */
+const opened = ref<Schemas['BlanksView']>()
+
+function toggle(one: Schemas['BlanksView']) {
+  opened.value = opened.value === one ? undefined : one
+}
+
+function queryOf({ kind, field }: Schemas['BlanksView']): string {
+  return `?kind=${encodeURIComponent(kind)}&field=${encodeURIComponent(field)}`
+}
 </script>
 
 <template>
@@ -30,19 +42,37 @@ const groups = computed(() => {
       </tr>
     </thead>
     <tbody>
-      <tr v-for="group in groups" :key="group.kind">
-        <td>{{ group.kind || 'people' }}</td>
-        <td class="number">{{ count(group.of) }}</td>
-        <td>
-          <span v-if="group.fields.length === 0" class="quiet">nothing</span>
-          <span
-            v-for="(one, at) in group.fields"
-            :key="one.field"
-            :title="`${count(one.blank)} blank`"
-            >{{ at ? ', ' : '' }}{{ one.field }} {{ partWords(one.blank, one.of) }}</span
-          >
-        </td>
-      </tr>
+      <template v-for="group in groups" :key="group.kind">
+        <tr>
+          <td>{{ group.kind || 'people' }}</td>
+          <td class="number">{{ count(group.of) }}</td>
+          <td>
+            <span v-if="group.fields.length === 0" class="quiet">nothing</span>
+            <template v-for="(one, at) in group.fields" :key="one.field"
+              >{{ at ? ', ' : ''
+              }}<button
+                type="button"
+                class="word"
+                :aria-expanded="opened === one"
+                :title="`${count(one.blank)} blank`"
+                @click="toggle(one)"
+              >
+                {{ one.words }}
+              </button>
+              {{ partWords(one.blank, one.of) }}</template
+            >
+          </td>
+        </tr>
+        <tr v-if="opened?.kind === group.kind">
+          <td colspan="3">
+            <OddRows
+              :key="queryOf(opened)"
+              address="/api/records/state/blank"
+              :query="queryOf(opened)"
+            />
+          </td>
+        </tr>
+      </template>
     </tbody>
   </table>
 </template>

@@ -5,13 +5,17 @@ import { Veiled } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
 
 /** Records in doubt, one by one, and all of them as a file for whoever keeps the source. */
-const { address } = defineProps<{ address: string }>()
+const { address, query = '' } = defineProps<{
+  address: string
+  /** What is asked of the address, from the question mark on. */
+  query?: string
+}>()
 
 const OPEN_TO_ALL = ['source', 'id', 'person_id', 'kind', 'code', 'text', 'records']
 
 const { data, error } = useQuery({
-  queryKey: ['records', address],
-  queryFn: () => send<Schemas['OddTable']>(address),
+  queryKey: ['records', address, query],
+  queryFn: () => send<Schemas['OddTable']>(address + query),
 })
 </script>
 
@@ -23,7 +27,9 @@ const { data, error } = useQuery({
       {{ count(data.total) }} in all<template v-if="data.rows.length < data.total"
         >, the first {{ count(data.rows.length) }} here</template
       >.
-      <a :href="`${address}/file`" download>All of them as a list for whoever keeps the source</a>
+      <a :href="`${address}/file${query}`" download
+        >All of them as a list for whoever keeps the source</a
+      >
     </p>
     <table class="on-sheet">
       <thead>

@@ -81,6 +81,7 @@ async function look() {
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-if="refused" class="notice" role="alert">{{ refused }}</p>
     <p v-if="said" role="status">{{ said }}</p>
+    <p v-if="busy" role="status">It is being done, and the lists are read anew …</p>
     <p v-if="!data && !error" role="status">Looking for pairs …</p>
     <template v-if="data">
       <h2>

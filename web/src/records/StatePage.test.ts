@@ -22,9 +22,9 @@ const STATE = {
     { source: '', kind: 'visit', records: 1, undated: 1, usualDays: 0, late: false, ended: true },
   ],
   blanks: [
-    { kind: '', field: 'birth date', blank: 1, of: 3000 },
-    { kind: '', field: 'phone', blank: 1500, of: 3000 },
-    { kind: 'visit', field: 'site', blank: 0, of: 1 },
+    { kind: '', field: 'birth_date', words: 'birth date', blank: 1, of: 3000 },
+    { kind: '', field: 'phone', words: 'phone', blank: 1500, of: 3000 },
+    { kind: 'visit', field: 'site', words: 'site', blank: 0, of: 1 },
   ],
   odd: [
     {

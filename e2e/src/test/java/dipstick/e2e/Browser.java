@@ -247,7 +247,7 @@ final class Browser implements AutoCloseable {
 
     /** Waits until nothing moves any more: a dialog that has come in takes the focus once more at the end of it. */
     void awaitStill() {
-        until(page -> run("return document.querySelector('[class*=-enter-active]') === null"
+        until(page -> run("return document.querySelector('.p-dialog-enter-active') === null"
                         + " && document.getAnimations().every(it =>"
                         + " it.playState !== 'running' || it.effect.getComputedTiming().endTime === Infinity)")
                 .equals(true));

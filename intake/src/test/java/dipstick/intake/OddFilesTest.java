@@ -19,6 +19,7 @@ import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Files that are broken, or were made to break something. */
@@ -105,6 +106,70 @@ class OddFilesTest {
                 .containsExactly("{kind=result, on=2026-11-03, person_id=0007, source=week, value=4.2}");
         assertThat(made.peopleInWords()).containsExactly("{birth_date=1961-05-17, id=0007}", "{id=8}");
         assertThat(made.troublesInWords()).containsExactly("3 Result BROKEN_CELL");
+    }
+
+    /** @param which of the two ways days are counted in it, "0" from 1900 and "1" from 1904 */
+    private Path workbook(String which, String day) throws IOException {
+        String main = "http://schemas.openxmlformats.org/spreadsheetml/2006/main";
+        String office = "http://schemas.openxmlformats.org/officeDocument/2006/relationships";
+        String packages = "http://schemas.openxmlformats.org/package/2006/";
+        String sheet = "<worksheet xmlns=\"" + main + "\"><sheetData>%s</sheetData>%s</worksheet>";
+        String relation = "<Relationship Id=\"%s\" Type=\"" + office + "/%s\" Target=\"%s\"/>";
+        return zip(
+                "week.xlsx",
+                "[Content_Types].xml",
+                "<Types xmlns=\"" + packages + "content-types\"><Default Extension=\"rels\""
+                        + " ContentType=\"application/vnd.openxmlformats-package.relationships+xml\"/>"
+                        + "<Default Extension=\"xml\" ContentType=\"application/xml\"/><Override PartName=\"/xl/workbook.xml\""
+                        + " ContentType=\"application/vnd.openxmlformats-officedocument.spreadsheetml.sheet.main+xml\"/></Types>",
+                "_rels/.rels",
+                "<Relationships xmlns=\"" + packages + "relationships\">"
+                        + relation.formatted("r1", "officeDocument", "xl/workbook.xml") + "</Relationships>",
+                "xl/_rels/workbook.xml.rels",
+                "<Relationships xmlns=\"" + packages + "relationships\">"
+                        + relation.formatted("r1", "worksheet", "worksheets/sheet1.xml")
+                        + relation.formatted("r2", "worksheet", "worksheets/sheet2.xml")
+                        + relation.formatted("r3", "styles", "styles.xml") + "</Relationships>",
+                "xl/workbook.xml",
+                "<workbook xmlns=\"" + main + "\" xmlns:r=\"" + office + "\"><workbookPr date1904=\"" + which
+                        + "\"/><sheets><sheet name=\"Lists\" sheetId=\"1\" state=\"hidden\" r:id=\"r1\"/>"
+                        + "<sheet name=\"Week\" sheetId=\"2\" r:id=\"r2\"/></sheets></workbook>",
+                "xl/styles.xml",
+                "<styleSheet xmlns=\"" + main + "\"><cellXfs count=\"2\"><xf numFmtId=\"0\"/><xf numFmtId=\"14\""
+                        + " applyNumberFormat=\"1\"/></cellXfs></styleSheet>",
+                "xl/worksheets/sheet1.xml",
+                sheet.formatted(
+                        "<row r=\"1\">" + text("A1", "Patient ID") + "</row><row r=\"2\">" + text("A2", "hidden")
+                                + "</row>",
+                        ""),
+                "xl/worksheets/sheet2.xml",
+                sheet.formatted(
+                        "<row r=\"1\">" + text("A1", "Results of the week") + "</row><row r=\"3\">"
+                                + text("A3", "Patient ID") + text("B3", "DOB") + text("C3", "Date")
+                                + text("D3", "Result") + "</row><row r=\"4\">" + text("A4", "0007")
+                                + "<c r=\"B4\" s=\"1\"><v>" + day + "</v></c>" + text("C4", "2026-11-03")
+                                + text("D4", "4.2") + "</row><row r=\"5\">" + text("A5", "0008")
+                                + "<c r=\"B5\"/>" + text("C5", "2026-11-04")
+                                + "<c r=\"D5\" t=\"e\"><f>1/0</f><v>#DIV/0!</v></c></row>",
+                        "<mergeCells count=\"1\"><mergeCell ref=\"A1:D1\"/></mergeCells>"));
+    }
+
+    private static String text(String at, String words) {
+        return "<c r=\"" + at + "\" t=\"inlineStr\"><is><t>" + words + "</t></is></c>";
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, 22418", "1, 20956"})
+    void a_workbook_with_a_hidden_sheet_and_a_title_over_its_columns_is_read_in_either_count_of_days(
+            String which, String day) throws Exception {
+        Path file = workbook(which, day);
+        Made made = Made.of(file, propose(file).intake());
+
+        assertThat(made.peopleInWords()).containsExactly("{birth_date=1961-05-17, id=0007}", "{id=0008}");
+        assertThat(made.eventsInWords())
+                .as("a number that is kept as text is one")
+                .containsExactly("{kind=result, on=2026-11-03, person_id=0007, source=week, value=4.2}");
+        assertThat(made.troublesInWords()).containsExactly("5 Result BROKEN_CELL");
     }
 
     @Test

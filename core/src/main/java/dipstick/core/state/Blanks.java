@@ -5,6 +5,7 @@ import dipstick.core.population.Events;
 import dipstick.core.population.Population;
 import dipstick.core.records.Field;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Set;
 
@@ -19,18 +20,33 @@ public record Blanks(String kind, String field, int blank, int of) {
     private static final Set<String> NOT_ASKED = Set.of(
             "id", "person_id", "kind", "keywords", "also_coded", "until", "recorded_on", "value_text", "deceased_on");
 
+    /** The people in whom a field is blank. */
+    public static BitSet in(Population people, Field field) {
+        Column column = people.column(field);
+        BitSet blank = new BitSet();
+        for (int person = 0; person < people.size(); person++) {
+            blank.set(person, column.isMissing(person));
+        }
+        return blank;
+    }
+
+    /** The records of a kind, as it is written, in which a field is blank. */
+    public static BitSet in(Events events, String kind, Field field) {
+        Column column = events.column(field);
+        BitSet blank = new BitSet();
+        for (int event = 0; event < events.size(); event++) {
+            blank.set(
+                    event,
+                    column.isMissing(event) && events.kind().writtenAt(event).equals(kind));
+        }
+        return blank;
+    }
+
     /** The fields of people, in their order. */
     static List<Blanks> ofPeople(Population people) {
         return people.personFields().all().stream()
                 .filter(field -> !NOT_ASKED.contains(field.name()))
-                .map(field -> {
-                    Column column = people.column(field);
-                    int blank = 0;
-                    for (int person = 0; person < people.size(); person++) {
-                        blank += column.isMissing(person) ? 1 : 0;
-                    }
-                    return new Blanks("", field.name(), blank, people.size());
-                })
+                .map(field -> new Blanks("", field.name(), in(people, field).cardinality(), people.size()))
                 .toList();
     }
 

@@ -53,10 +53,14 @@ public final class LikelyPairs {
             String core = number.replaceFirst("^0+(?=.)", "");
             byNumber.computeIfAbsent(core, _ -> new ArrayList<>(1)).add(person);
         }
-        byNumber.values().forEach(people -> addWhere(people, Alike.NUMBER, this::mayBeBornOnOneDay));
+        byNumber.values()
+                .forEach(people ->
+                        addWhere(people, Alike.NUMBER, (one, other) -> mayBeBornOnOneDay(population, one, other)));
     }
 
-    private boolean mayBeBornOnOneDay(int one, int other) {
+    /** Whether the birth dates of two people allow that they are one. */
+    public static boolean mayBeBornOnOneDay(Population population, int one, int other) {
+        Column.OfDate births = population.birthDate();
         int birth = births.codes().get(one);
         int otherBirth = births.codes().get(other);
         return birth == Codes.MISSING

@@ -79,7 +79,7 @@ class PeopleController {
     /** Somebody's fields and records, whatever sets there are. */
     @GetMapping("/{person}")
     PersonView record(@PathVariable String person) {
-        return people.record(numbers.goesOnAs(person), evaluators.asOf(Optional.empty()));
+        return people.record(person, evaluators.asOf(Optional.empty()));
     }
 
     @GetMapping("/{person}/standing")

@@ -31,6 +31,7 @@ import dipstick.server.people.PersonView.CriterionReason;
 import dipstick.server.people.PersonView.Detail;
 import dipstick.server.people.PersonView.ReasonView;
 import dipstick.server.people.PersonView.TimelineRecord;
+import dipstick.server.records.OtherNumbers;
 import dipstick.server.web.Problems;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -52,14 +53,18 @@ public class PeopleReader {
             Set.of("id", "person_id", "kind", "code", "text", "on", "status", "value", "unit");
 
     private final Accounts accounts;
+    private final OtherNumbers numbers;
     private final AuditLog audit;
 
-    PeopleReader(Accounts accounts, AuditLog audit) {
+    PeopleReader(Accounts accounts, OtherNumbers numbers, AuditLog audit) {
         this.accounts = accounts;
+        this.numbers = numbers;
         this.audit = audit;
     }
 
-    public PersonView read(String id, Evaluator evaluator, CriteriaSet set) {
+    /** @param named by their number, or one that was joined to it */
+    public PersonView read(String named, Evaluator evaluator, CriteriaSet set) {
+        String id = numbers.goesOnAs(named);
         int person = numberOf(id, evaluator.population());
         requireMaySee(person, evaluator.population());
         audit.record(Act.PERSON_READ, id);
@@ -80,7 +85,8 @@ public class PeopleReader {
     }
 
     /** Their fields and records alone, whatever sets there are. */
-    public PersonView record(String id, Evaluator evaluator) {
+    public PersonView record(String named, Evaluator evaluator) {
+        String id = numbers.goesOnAs(named);
         int person = numberOf(id, evaluator.population());
         requireMaySee(person, evaluator.population());
         audit.record(Act.PERSON_READ, id);

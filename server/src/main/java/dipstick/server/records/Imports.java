@@ -57,10 +57,8 @@ class Imports {
     private final DeliveryLog deliveries;
     private final RecordsLoader loader;
     private final Views views;
-    private final FurtherNumberMapper numbers;
-    private final OtherNumbers otherNumbers;
-    private final JoinedMapper joined;
-    private final RecordsMapper records;
+    private final FileNumbers numbers;
+
     private final TakingTurns turns;
     private final Erased erased;
     private final Today today;
@@ -75,10 +73,7 @@ class Imports {
             DeliveryLog deliveries,
             RecordsLoader loader,
             Views views,
-            FurtherNumberMapper numbers,
-            OtherNumbers otherNumbers,
-            JoinedMapper joined,
-            RecordsMapper records,
+            FileNumbers numbers,
             TakingTurns turns,
             Erased erased,
             Today today,
@@ -89,9 +84,7 @@ class Imports {
         this.loader = loader;
         this.views = views;
         this.numbers = numbers;
-        this.otherNumbers = otherNumbers;
-        this.joined = joined;
-        this.records = records;
+
         this.turns = turns;
         this.erased = erased;
         this.today = today;
@@ -222,7 +215,7 @@ class Imports {
 
     /** By its numbers a file of our own format means what every source does. */
     private WhoIsMeant whoIsMeant() {
-        return new WhoIsMeant("", loader.personIds(), numbers.meantBy(""));
+        return numbers.of("", loader.personIds());
     }
 
     private void takeNow(Import one, boolean everybody, String who) {
@@ -259,7 +252,7 @@ class Imports {
         FileCheck check = ((Import.State.Taking) one.state()).check();
         Set<String> unknownPeople = new HashSet<>();
         Changes.Sum changes = new Changes.Sum();
-        JoinedInFile joinedInFile = new JoinedInFile(otherNumbers, joined, records);
+        JoinedInFile joinedInFile = numbers.joinedInFile();
         try (InputStream bytes = open(one, read -> one.become(new Import.State.Taking(check, read)))) {
             // What is wrong with lines was said when the file was read through.
             FileReading reading = new FileReading(today.zone(), erased.keptOut(), _ -> {});

@@ -40,10 +40,8 @@ public class RecordsIn {
     private final RecordsLoader loader;
     private final Views views;
     private final DeliveryLog deliveries;
-    private final FurtherNumberMapper numbers;
-    private final OtherNumbers otherNumbers;
-    private final JoinedMapper joined;
-    private final RecordsMapper records;
+    private final FileNumbers numbers;
+
     private final TakingTurns turns;
     private final Erased erased;
     private final TransactionTemplate transaction;
@@ -53,10 +51,7 @@ public class RecordsIn {
             RecordsLoader loader,
             Views views,
             DeliveryLog deliveries,
-            FurtherNumberMapper numbers,
-            OtherNumbers otherNumbers,
-            JoinedMapper joined,
-            RecordsMapper records,
+            FileNumbers numbers,
             TakingTurns turns,
             Erased erased,
             PlatformTransactionManager transactions) {
@@ -65,9 +60,7 @@ public class RecordsIn {
         this.views = views;
         this.deliveries = deliveries;
         this.numbers = numbers;
-        this.otherNumbers = otherNumbers;
-        this.joined = joined;
-        this.records = records;
+
         this.turns = turns;
         this.erased = erased;
         this.transaction = new TransactionTemplate(transactions);
@@ -263,13 +256,13 @@ public class RecordsIn {
         private final long delivery;
         private int leftOut;
         private final WhoIsMeant whoIsMeant;
-        private final JoinedInFile joinedInFile = new JoinedInFile(otherNumbers, joined, records);
+        private final JoinedInFile joinedInFile = numbers.joinedInFile();
 
         Writing(Source source, Optional<DeliveryNotes> notes, long delivery) {
             this.source = source;
             this.notes = notes;
             this.delivery = delivery;
-            this.whoIsMeant = new WhoIsMeant(source.name(), onFile, numbers.meantBy(source.name()));
+            this.whoIsMeant = numbers.of(source.name(), onFile);
             this.personFields = known.people().with(source.customOfPeople());
             this.eventFields = known.events().with(source.customOfEvents());
         }
@@ -287,8 +280,7 @@ public class RecordsIn {
             joinedInFile.nameEvents();
             events.addAll(joinedInFile.events());
             writeEvents();
-            whoIsMeant.learned(delivery).forEach(numbers::keep);
-            whoIsMeant.saidToBeOne().forEach(both -> joined.saidToBeOne(both.person(), both.number(), source.name()));
+            numbers.keep(whoIsMeant, source.name(), delivery);
             int gone = 0;
             if (source.namesEverybody() && !named.isEmpty()) {
                 Changes others = writer.removeOthers(named, notes);

@@ -26,6 +26,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
@@ -65,7 +66,7 @@ class Pairs {
         Population population = view.population();
         Map<Two, List<String>> why = new LinkedHashMap<>();
         for (OtherNumbers.Said said : numbers.saidToBeOne()) {
-            if (areBothOnFile(said, population)) {
+            if (mayBe(said, population)) {
                 why.computeIfAbsent(Two.of(said.one(), said.other()), _ -> new ArrayList<>())
                         .add(said.source().isEmpty() ? "A file says so." : said.source() + " says so.");
             }
@@ -124,9 +125,13 @@ class Pairs {
         return here.maySeePeopleOf(PersonLine.field(population, person, "provider"));
     }
 
-    private static boolean areBothOnFile(OtherNumbers.Said said, Population population) {
-        return population.find(said.one()).isPresent()
-                && population.find(said.other()).isPresent();
+    private static boolean mayBe(OtherNumbers.Said said, Population population) {
+        OptionalInt one = population.find(said.one());
+        OptionalInt other = population.find(said.other());
+        // Two sources may number their people alike, and mean others.
+        return one.isPresent()
+                && other.isPresent()
+                && LikelyPairs.mayBeBornOnOneDay(population, one.getAsInt(), other.getAsInt());
     }
 
     private synchronized List<LikelyPair> likely(View view) {

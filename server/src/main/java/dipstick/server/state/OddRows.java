@@ -5,55 +5,55 @@ import dipstick.core.population.Population;
 import dipstick.core.state.Oddity;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.people.PersonLine;
+import java.util.BitSet;
 import java.util.List;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
-/** Odd records, or people, as rows of a table that whoever keeps the source can look up. */
-final class OddRows {
+/**
+ * Records in doubt, or people, as rows of a table that whoever keeps the source can look up.
+ *
+ * @param records by their numbers among the events; empty where it is about people alone
+ */
+record OddRows(Population population, BitSet records, BitSet people) {
     private static final List<String> OF_PEOPLE =
             List.of("id", "family_name", "given_name", "birth_date", "deceased_on");
     private static final List<String> OF_RECORDS =
             List.of("source", "id", "kind", "code", "text", "on", "value", "unit", "status");
 
-    private OddRows() {}
+    static OddRows of(Oddity oddity, Population population) {
+        return new OddRows(population, oddity.records(), oddity.people());
+    }
 
     /** The names of the columns, as files that are brought in name them. */
-    static List<String> header(Oddity oddity) {
-        return oddity.records().isEmpty()
+    List<String> header() {
+        return records.isEmpty()
                 ? OF_PEOPLE
                 : Stream.concat(Stream.of("person_id", "family_name", "given_name"), OF_RECORDS.stream())
                         .toList();
     }
 
     /** Of the people whom somebody may see. */
-    static Stream<List<String>> of(Oddity oddity, Population population, Colleague here) {
-        return oddity.records().isEmpty()
-                ? seen(oddity.people().stream(), population, here)
-                        .mapToObj(person -> ofPerson(population, person, OF_PEOPLE))
-                : oddity.records().stream()
-                        .filter(event -> maySee(population, population.events().owner(event), here))
-                        .mapToObj(event -> ofRecord(population, event));
+    Stream<List<String>> rows(Colleague here) {
+        return records.isEmpty()
+                ? people.stream().filter(person -> maySee(person, here)).mapToObj(person -> ofPerson(person, OF_PEOPLE))
+                : records.stream()
+                        .filter(event -> maySee(population.events().owner(event), here))
+                        .mapToObj(this::ofRecord);
     }
 
-    private static IntStream seen(IntStream people, Population population, Colleague here) {
-        return people.filter(person -> maySee(population, person, here));
-    }
-
-    private static boolean maySee(Population population, int person, Colleague here) {
+    private boolean maySee(int person, Colleague here) {
         return here.maySeePeopleOf(PersonLine.text(population, person, "provider"));
     }
 
-    private static List<String> ofPerson(Population population, int person, List<String> fields) {
+    private List<String> ofPerson(int person, List<String> fields) {
         return fields.stream()
                 .map(name -> FieldCell.of(
                         population, population.personFields().find(name).orElseThrow(), person))
                 .toList();
     }
 
-    private static List<String> ofRecord(Population population, int event) {
-        List<String> person =
-                ofPerson(population, population.events().owner(event), List.of("id", "family_name", "given_name"));
+    private List<String> ofRecord(int event) {
+        List<String> person = ofPerson(population.events().owner(event), List.of("id", "family_name", "given_name"));
         Stream<String> record = OF_RECORDS.stream()
                 .map(name -> FieldCell.of(
                         population

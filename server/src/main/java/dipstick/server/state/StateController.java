@@ -1,5 +1,6 @@
 package dipstick.server.state;
 
+import dipstick.core.population.Events;
 import dipstick.core.population.Population;
 import dipstick.core.state.Blanks;
 import dipstick.core.state.Feed;
@@ -11,17 +12,23 @@ import dipstick.server.audit.AuditLog;
 import dipstick.server.records.Views;
 import dipstick.server.web.CsvTable;
 import dipstick.server.web.Download;
+import dipstick.server.web.Problems;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.ErrorResponseException;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The state of the records: freshness, blanks, what cannot be so, and records of nobody. */
@@ -70,8 +77,11 @@ class StateController {
     /** @param from the last day before it, an ISO date */
     record GapView(String from, String to) {}
 
-    /** @param kind empty for people */
-    record BlanksView(String kind, String field, int blank, int of) {}
+    /**
+     * @param kind empty for people
+     * @param words the field in words
+     */
+    record BlanksView(String kind, String field, String words, int blank, int of) {}
 
     /** @param records none where it is about people alone */
     record OddityView(Oddity.Sort sort, int records, int people, List<States.Touched> sets) {}
@@ -106,11 +116,58 @@ class StateController {
     OddTable odd(@PathVariable Oddity.Sort sort) {
         States.Known now = states.now();
         Oddity oddity = States.find(now, sort);
-        audit.record(Act.PEOPLE_LISTED, "records in doubt, " + word(sort));
-        List<List<String>> rows =
-                OddRows.of(oddity, now.population(), accounts.here()).toList();
-        return new OddTable(
-                OddRows.header(oddity), rows.stream().limit(MOST_ROWS).toList(), rows.size());
+        return table(OddRows.of(oddity, now.population()), word(sort));
+    }
+
+    private OddTable table(OddRows odd, String what) {
+        audit.record(Act.PEOPLE_LISTED, "records in doubt, " + what);
+        List<List<String>> rows = odd.rows(accounts.here()).toList();
+        return new OddTable(odd.header(), rows.stream().limit(MOST_ROWS).toList(), rows.size());
+    }
+
+    private ResponseEntity<String> file(OddRows odd, String what) {
+        audit.record(Act.LIST_EXPORTED, "records in doubt, " + what);
+        return Download.of(
+                CSV,
+                what.replaceAll("[^\\p{L}\\p{N}_-]+", "-") + "-" + states.now().day() + ".csv",
+                CsvTable.of(odd.header(), odd.rows(accounts.here())));
+    }
+
+    /** @param kind of the records; empty for people */
+    @GetMapping("/blank")
+    OddTable blank(@RequestParam @Size(max = 400) String kind, @RequestParam @Size(max = 200) String field) {
+        return table(without(kind, field), "blank " + field + " of " + (kind.isEmpty() ? "people" : kind));
+    }
+
+    @GetMapping("/blank/file")
+    ResponseEntity<String> blankFile(
+            @RequestParam @Size(max = 400) String kind, @RequestParam @Size(max = 200) String field) {
+        return file(without(kind, field), "blank " + field + " of " + (kind.isEmpty() ? "people" : kind));
+    }
+
+    private OddRows without(String kind, String field) {
+        Population population = states.now().population();
+        Events events = population.events();
+        return kind.isEmpty()
+                ? new OddRows(
+                        population,
+                        new BitSet(),
+                        population
+                                .personFields()
+                                .find(field)
+                                .map(one -> Blanks.in(population, one))
+                                .orElseThrow(StateController::noSuchField))
+                : new OddRows(
+                        population,
+                        events.fields()
+                                .find(field)
+                                .map(one -> Blanks.in(events, kind, one))
+                                .orElseThrow(StateController::noSuchField),
+                        new BitSet());
+    }
+
+    private static ErrorResponseException noSuchField() {
+        return Problems.refused(HttpStatus.NOT_FOUND, "no-such-field", "There is no such field on record any more.");
     }
 
     /** All of them, for whoever keeps the source. */
@@ -118,12 +175,7 @@ class StateController {
     ResponseEntity<String> oddFile(@PathVariable Oddity.Sort sort) {
         States.Known now = states.now();
         Oddity oddity = States.find(now, sort);
-        audit.record(Act.LIST_EXPORTED, "records in doubt, " + word(sort));
-        Population population = now.population();
-        return Download.of(
-                CSV,
-                word(sort) + "-" + now.day() + ".csv",
-                CsvTable.of(OddRows.header(oddity), OddRows.of(oddity, population, accounts.here())));
+        return file(OddRows.of(oddity, now.population()), word(sort));
     }
 
     /** The numbers that nobody has, with how many records each, the most first. */
@@ -174,7 +226,8 @@ class StateController {
     }
 
     private static BlanksView view(Blanks blanks) {
-        return new BlanksView(blanks.kind(), FieldWords.name(blanks.field()), blanks.blank(), blanks.of());
+        return new BlanksView(
+                blanks.kind(), blanks.field(), FieldWords.name(blanks.field()), blanks.blank(), blanks.of());
     }
 
     private static String date(int day) {

@@ -169,6 +169,8 @@ class RightsTest {
         "/api/records/state, GET, CO",
         "/api/records/state/odd/FAR_VALUE, GET, CO",
         "/api/records/state/odd/FAR_VALUE/file, GET, CO",
+        "/api/records/state/blank?kind=&field=phone, GET, CO",
+        "/api/records/state/blank/file?kind=&field=phone, GET, CO",
         "/api/records/state/nobody, GET, CO",
         "/api/records/state/nobody/file, GET, CO",
         "/api/records/terms/outside, GET, CO",

@@ -192,6 +192,11 @@ class SamePersonTest {
 
         assertThat(onFile("A-1")).contains("odalys@example.org", "Quillfeather", "Check 5 Jun 2021");
         assertThat(onFile("A-1")).as("what both have word for word is one").containsOnlyOnce("Potassium 4 May 2020");
+        assertThat(orla.get(of("/api/lists/") + mark + of("-second/people/B-2"))
+                        .json()
+                        .at("/person/id")
+                        .asString())
+                .isEqualTo(of("A-1"));
         assertThat(onFile("B-2")).as("by either number").isEqualTo(onFile("A-1"));
         assertThat(orla.get(of("/api/people?find=B-2"))
                         .json()

@@ -95,6 +95,26 @@ class StateTest {
     }
 
     @Test
+    void what_is_blank_opens_to_the_people_or_records_without_it() throws Exception {
+        JsonNode people =
+                orla.get("/api/records/state/blank?kind=&field=birth_date").json();
+        assertThat(people.get("rows").toString()).isEqualTo("[[\"C-3\",\"Ash\",\"May\",\"\",\"\"]]");
+        JsonNode records =
+                orla.get("/api/records/state/blank?kind=result&field=status").json();
+        assertThat(records.get("total").asInt()).isEqualTo(14);
+        assertThat(orla.get("/api/records/state/blank/file?kind=result&field=status")
+                        .text())
+                .contains("A-1,Marl,'=Ida,Harbour lab,new");
+        assertThat(orla.get("/api/records/state/blank?kind=&field=nonsense").status())
+                .isEqualTo(404);
+        assertThat(orla.get("/api/records/state/blank?kind=nonsense&field=status")
+                        .json()
+                        .get("total")
+                        .asInt())
+                .isZero();
+    }
+
+    @Test
     void whoever_sees_own_people_only_sees_no_record_of_another() throws Exception {
         server.signedIn("adm", Role.ADMINISTRATOR).put("/api/accounts/own", """
                 {"displayName": "Own", "roles": ["COORDINATOR"], "provider": "Dr Sand", "ownPeopleOnly": true,

@@ -121,7 +121,9 @@ class OddFilesTest {
                 "<Types xmlns=\"" + packages + "content-types\"><Default Extension=\"rels\""
                         + " ContentType=\"application/vnd.openxmlformats-package.relationships+xml\"/>"
                         + "<Default Extension=\"xml\" ContentType=\"application/xml\"/><Override PartName=\"/xl/workbook.xml\""
-                        + " ContentType=\"application/vnd.openxmlformats-officedocument.spreadsheetml.sheet.main+xml\"/></Types>",
+                        + " ContentType=\"application/vnd.openxmlformats-officedocument.spreadsheetml.sheet.main+xml\"/>"
+                        + "<Override PartName=\"/xl/styles.xml\" ContentType=\"application/vnd.openxmlformats-officedocument"
+                        + ".spreadsheetml.styles+xml\"/></Types>",
                 "_rels/.rels",
                 "<Relationships xmlns=\"" + packages + "relationships\">"
                         + relation.formatted("r1", "officeDocument", "xl/workbook.xml") + "</Relationships>",

@@ -71,8 +71,8 @@ class AtWorkTest {
             }
         }
         assertThat(answers).allMatch(status -> status == 200 || status == 202 || status == 409);
-        JsonNode first = sent.settled(one);
-        JsonNode second = new Sent(ben).settled(same);
+        JsonNode first = sent.settled(orla.get(Sent.address(one)).json());
+        JsonNode second = new Sent(ben).settled(ben.get(Sent.address(same)).json());
         assertThat(List.of(first.get("stage").asString(), second.get("stage").asString()))
                 .containsOnly("TAKEN");
         assertThat(records("0001")).isEqualTo(2);

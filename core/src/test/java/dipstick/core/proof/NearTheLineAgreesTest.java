@@ -26,7 +26,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Who is near the line, and on which day they cross it, is what the naive reading of the page gives day by day. */
 class NearTheLineAgreesTest {
-    private static final int DOCUMENTS = 80;
+    private static final int DOCUMENTS = 50;
     private static final int PEOPLE = 6;
 
     @Test

@@ -29,7 +29,7 @@ import tools.jackson.databind.json.JsonMapper;
  * mistake, and what is refused is a problem detail with a type of ours and a sentence.
  */
 class AnyInputTest {
-    private static final int TRIES = 15;
+    private static final int TRIES = 10;
     private static final long SEED = 20_261_127;
 
     /** Which would end the sign-in, or never end. */

@@ -1,5 +1,6 @@
 package dipstick.core.twice;
 
+import dipstick.core.Outcome;
 import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.population.Population;
@@ -65,8 +66,7 @@ public final class LikelyPairs {
         int otherBirth = births.codes().get(other);
         return birth == Codes.MISSING
                 || otherBirth == Codes.MISSING
-                || (births.days().first(birth) <= births.days().last(otherBirth)
-                        && births.days().first(otherBirth) <= births.days().last(birth));
+                || births.days().get(birth).liesIn(births.days().get(otherBirth)) != Outcome.NO;
     }
 
     private void byBirth() {

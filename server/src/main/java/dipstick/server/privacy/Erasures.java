@@ -12,7 +12,6 @@ import dipstick.server.web.PlainLetters;
 import dipstick.server.web.Problems;
 import java.util.Collection;
 import java.util.List;
-import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -62,7 +61,7 @@ class Erasures {
     /** @param by the account that does it */
     void erase(Collection<String> people, Asked asked, String by) {
         List<String> all = people.stream()
-                .flatMap(person -> Stream.concat(Stream.of(person), otherNumbers.leadingTo(person).stream()))
+                .flatMap(person -> otherNumbers.allOf(person).stream())
                 .distinct()
                 .toList();
         for (String person : all) {

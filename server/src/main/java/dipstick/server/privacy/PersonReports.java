@@ -17,7 +17,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Gathers all that is held of a person. */
@@ -56,7 +55,7 @@ class PersonReports {
     /** Of somebody on file, or of whom something is kept though they are not. */
     PersonReport of(String person, Asked asked) {
         requireMaySee(person);
-        List<Held> held = Stream.concat(Stream.of(person), otherNumbers.leadingTo(person).stream())
+        List<Held> held = otherNumbers.allOf(person).stream()
                 .flatMap(number -> held(number).stream())
                 .toList();
         Colleague here = accounts.here();

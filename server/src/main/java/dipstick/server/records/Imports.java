@@ -268,7 +268,7 @@ class Imports {
                 }
                 case EVENTS -> {
                     Set<String> onFile = loader.personIds();
-                    WhoIsMeant whoIsMeant = whoIsMeant();
+                    WhoIsMeant whoIsMeant = numbers.of("", onFile);
                     reading.events(bytes, known.events(), new FileReading.EventsSink() {
                         @Override
                         public void header(List<Field> customFields) {

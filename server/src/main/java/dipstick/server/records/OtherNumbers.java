@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Numbers besides their own that lead to people: those that were joined to theirs. */
@@ -51,8 +52,13 @@ public class OtherNumbers {
         return all;
     }
 
+    /** All numbers of somebody, their own first. */
+    public List<String> allOf(String person) {
+        return Stream.concat(Stream.of(person), leadingTo(person).stream()).toList();
+    }
+
     /** All numbers that lead to somebody, theirs not among them. */
-    public Set<String> leadingTo(String person) {
+    Set<String> leadingTo(String person) {
         return leadingTo(person, joined());
     }
 

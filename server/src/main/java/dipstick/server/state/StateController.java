@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -94,6 +95,7 @@ class StateController {
     @GetMapping
     StateView state() {
         States.Known now = states.now();
+        Function<Oddity, List<States.Touched>> touching = states.touching(now);
         return new StateView(
                 now.day().toString(),
                 now.state().feeds().stream().map(StateController::view).toList(),
@@ -105,7 +107,7 @@ class StateController {
                                 oddity.sort(),
                                 oddity.records().cardinality(),
                                 oddity.people().cardinality(),
-                                states.touched(now, oddity)))
+                                touching.apply(oddity)))
                         .toList(),
                 new NobodyView(
                         views.current().records().waiting().size(),

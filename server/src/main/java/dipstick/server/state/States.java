@@ -1,6 +1,5 @@
 package dipstick.server.state;
 
-import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.population.Population;
@@ -17,6 +16,7 @@ import dipstick.server.web.Problems;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
@@ -64,28 +64,29 @@ class States {
                         HttpStatus.NOT_FOUND, "nothing-odd", "There is nothing of this kind on record any more."));
     }
 
-    /** The lists that whoever is signed in may see. */
-    List<Touched> touched(Known now, Oddity oddity) {
+    /** What each oddity touches of the lists that whoever is signed in may see, each of which is read once. */
+    Function<Oddity, List<Touched>> touching(Known now) {
         Evaluator evaluator = evaluators.asOf(Optional.of(now.day()));
         if (evaluator.population() != now.population()) {
             // Other records are shown by now; the next look says what they touch.
-            return List.of();
+            return _ -> List.of();
         }
-        return sets.inForce().stream()
+        List<ListRead> lists = sets.inForce().stream()
                 .filter(set -> sharing.here(set.id()).includes(Right.VIEW))
-                .flatMap(set -> touched(set, oddity, evaluator).stream())
+                .flatMap(set -> read(set, evaluator).stream())
+                .toList();
+        return oddity -> lists.stream()
+                .filter(list -> Touching.touches(oddity, list.reading(), evaluator))
+                .map(list -> new Touched(
+                        list.set().id(), list.set().publishedName(), Touching.toCheck(oddity, list.reading())))
                 .toList();
     }
 
-    private Optional<Touched> touched(SavedSet set, Oddity oddity, Evaluator evaluator) {
-        Optional<CriteriaSet> read =
-                criteria.fitting(set, evaluator.population().fields());
-        return read.map(evaluator::read)
-                .filter(reading -> Touching.touches(oddity, reading, evaluator))
-                .map(reading -> touched(set, oddity, reading));
-    }
+    private record ListRead(SavedSet set, Reading reading) {}
 
-    private static Touched touched(SavedSet set, Oddity oddity, Reading reading) {
-        return new Touched(set.id(), set.publishedName(), Touching.toCheck(oddity, reading));
+    private Optional<ListRead> read(SavedSet set, Evaluator evaluator) {
+        return criteria.fitting(set, evaluator.population().fields())
+                .map(evaluator::read)
+                .map(reading -> new ListRead(set, reading));
     }
 }

@@ -6,6 +6,7 @@ import { PeoplePage } from './people'
 import { has, homeOf } from './places'
 import { RecordsPage, SamePersonPage, StatePage } from './records'
 import { PracticePage } from './practice'
+import { SideBySidePage } from './sidebyside'
 import { useSession, whereToGoOn } from './session'
 import { TodayPage } from './today'
 
@@ -27,6 +28,7 @@ export const router = createRouter({
       children: [{ path: ':id', component: { render: () => null } }],
     },
     { path: '/records', component: RecordsPage },
+    { path: '/records/compare', component: SideBySidePage },
     { path: '/records/same-person', component: SamePersonPage },
     { path: '/records/state', component: StatePage },
     { path: '/today', component: TodayPage },

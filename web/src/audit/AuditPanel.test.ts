@@ -63,8 +63,9 @@ describe('the audit log', () => {
     await wrapper.find('[aria-label=Who]').setValue('tam')
     await wrapper.find('[aria-label=What]').setValue('PERSON_READ')
     await wrapper.find('[aria-label="Find in the log"]').setValue('10054')
-    await settle()
-    expect(asked.at(-1)?.path).toBe('/api/audit?account=tam&act=PERSON_READ&find=10054')
+    await vi.waitFor(() => {
+      expect(asked.at(-1)?.path).toBe('/api/audit?account=tam&act=PERSON_READ&find=10054')
+    })
   })
 
   it('says where there is nothing', async () => {

@@ -2,8 +2,7 @@
 import type { Schemas } from '@/api/client'
 import { computed, ref } from 'vue'
 import { termSetsOf, type CriteriaDocument, type JsonObject, type TermSet } from './document'
-import RosterDialog from './RosterDialog.vue'
-import { rostersOf, type Roster } from './rosters'
+import { RosterDialog, rostersOf, type Roster } from './rosters'
 import { TermSetDialog } from './termsets'
 
 /** What a sheet names and keeps beside its sentences: term sets and rosters, each changed in a dialog. */

@@ -1,3 +1,12 @@
 export { default as BenchPage } from './BenchPage.vue'
 export { default as CriteriaPage } from './CriteriaPage.vue'
-export { TermSetList } from './termsets'
+export { firstFree, slug } from './document'
+export { RosterList, rostersQuery } from './rosters'
+export type { TermSet } from './document'
+export {
+  gatheredIn,
+  sharedQuery as sharedTermSets,
+  TermSetDialog,
+  TermSetList,
+  type Member as GatheredTerm,
+} from './termsets'

@@ -2,6 +2,7 @@
 import type { Schemas } from '@/api/client'
 import { count } from '@/stick'
 import { computed, ref } from 'vue'
+import BlankLists from './BlankLists.vue'
 import OddRows from './OddRows.vue'
 import { partWords } from './state'
 
@@ -65,6 +66,7 @@ function queryOf({ kind, field }: Schemas['BlanksView']): string {
         </tr>
         <tr v-if="opened?.kind === group.kind">
           <td colspan="3">
+            <BlankLists :key="queryOf(opened)" :query="queryOf(opened)" />
             <OddRows
               :key="queryOf(opened)"
               address="/api/records/state/blank"

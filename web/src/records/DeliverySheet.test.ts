@@ -2,6 +2,8 @@ import { button, clear, serving, shown } from '@/testing'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, expect, it } from 'vitest'
 import DeliverySheet from './DeliverySheet.vue'
+import NeverSeen from './NeverSeen.vue'
+import ReadAs from './ReadAs.vue'
 import type { DeliveryView } from './imports'
 
 const none = { added: 0, changed: 0, unchanged: 0 }
@@ -25,6 +27,7 @@ const TRIAL = {
     erased: 0,
   },
   first: [{ '': 'person', family_name: 'Marl' }],
+  neverSeen: [{ ofPeople: true, field: 'sex', words: ['W'], onFile: ['female', 'male'] }],
   strange: ['The column “Tel” is missing.'],
   effects: [{ id: 'x', name: 'Hearing check due', joined: 3, left: 1 }],
   good: true,
@@ -45,11 +48,36 @@ const TRIED: DeliveryView = {
     headerLine: 3,
     rows: 2,
     known: false,
+    readAs: { sheets: [], sheet: '', encoding: 'UTF-8', separator: ',' },
     questions: [{ what: 'DATE_ORDER', said: 'Does the day or the month come first?' }],
     choices: [
-      { column: 'No', becomes: [], certainty: 'CERTAIN', values: 2, blanks: 0, examples: ['1'] },
-      { column: 'Name', becomes: [], certainty: 'LIKELY', values: 2, blanks: 0, examples: [] },
-      { column: 'Loyalty', becomes: [], certainty: 'LEFT_OUT', values: 2, blanks: 0, examples: [] },
+      {
+        column: 'No',
+        becomes: [],
+        certainty: 'CERTAIN',
+        holds: 'TEXT',
+        values: 2,
+        blanks: 0,
+        examples: ['1'],
+      },
+      {
+        column: 'Name',
+        becomes: [],
+        certainty: 'LIKELY',
+        holds: 'TEXT',
+        values: 2,
+        blanks: 0,
+        examples: [],
+      },
+      {
+        column: 'Loyalty',
+        becomes: [],
+        certainty: 'LEFT_OUT',
+        holds: 'TEXT',
+        values: 2,
+        blanks: 0,
+        examples: [],
+      },
     ],
   },
   trial: TRIAL,
@@ -94,4 +122,25 @@ it('never offers to take what would come in empty, and says what was refused', a
   await flushPromises()
   expect(page.text()).toContain('Nothing would come in')
   expect(page.text()).not.toContain('Take it')
+})
+
+it('is read anew in another encoding, and a word is taken for one on file', async () => {
+  let now: unknown = TRIED
+  const asked = serving({
+    'GET /api/deliveries/d1': () => now,
+    'PUT /api/deliveries/d1/reading': () => now,
+    'PUT /api/deliveries/d1/intake': () => now,
+  })
+  const page = await shown(DeliverySheet, { delivery: TRIED })
+  await flushPromises()
+  expect(page.text()).toContain('Never seen before as sex:')
+  now = { ...TRIED, intake: { ...TRIED.intake, people: { fields: { sex: { column: 'Sex' } } } } }
+  page.getComponent(ReadAs).vm.$emit('change', { encoding: 'IBM850', separator: ';', sheet: '' })
+  await flushPromises()
+  expect(asked.at(-2)?.body).toEqual({ encoding: 'IBM850', separator: ';', sheet: '' })
+  page.getComponent(NeverSeen).vm.$emit('translate', true, 'sex', 'W', 'female')
+  await flushPromises()
+  expect(asked.at(-2)?.body).toMatchObject({
+    people: { fields: { sex: { column: 'Sex', values: { W: 'female' } } } },
+  })
 })

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { json, send, sentenceOf, type Schemas } from '@/api/client'
 import { timeWords } from '@/days'
+import { DateOrder } from '@/files'
 import { count } from '@/stick'
 import Button from 'primevue/button'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import ColumnsTable from './ColumnsTable.vue'
 import FirstRecords from './FirstRecords.vue'
+import NeverSeen from './NeverSeen.vue'
+import ReadAs from './ReadAs.vue'
 import { isWorking, untilSettled, type DeliveryView } from './imports'
 import {
   amount,
@@ -16,6 +19,7 @@ import {
   withDecimal,
   withKind,
   withTarget,
+  withTranslation,
   type Intake,
   type Target,
 } from './intake'
@@ -50,6 +54,7 @@ const passedOver = computed(() => troubles((reason) => reason === 'PASSED_OVER')
 const working = computed(() => isWorking(view.value.stage))
 const open = computed(() => (view.value.stage === 'TRIED' || working.value) && found.value)
 const decided = ref(new Set<string>())
+const mayBeReadAnew = computed(() => view.value.stage !== 'TAKING' && view.value.stage !== 'TAKEN')
 const questions = computed(() =>
   (found.value?.questions ?? []).filter((one) => !decided.value.has(one.what)),
 )
@@ -85,6 +90,24 @@ async function mend(next: Intake, what = '') {
 function mendColumn(column: string, target: Target) {
   if (intake.value) {
     void mend(withTarget(intake.value, column, target), target === 'number' ? 'WHOSE' : '')
+  }
+}
+
+/** Reads the file anew, from another sheet or in another encoding. */
+async function readAs(wanted: Schemas['ReadingWanted']) {
+  refused.value = ''
+  decided.value = new Set()
+  try {
+    view.value = await send<DeliveryView>(`${address.value}/reading`, json('PUT', wanted))
+    await follow()
+  } catch (failure) {
+    refused.value = sentenceOf(failure)
+  }
+}
+
+function translate(ofPeople: boolean, field: string, word: string, to: string) {
+  if (intake.value) {
+    void mend(withTranslation(intake.value, ofPeople, field, word, to))
   }
 }
 
@@ -144,6 +167,13 @@ function counts(of: Schemas['CountsView']): string {
       </p>
     </div>
 
+    <ReadAs
+      v-if="mayBeReadAnew && found"
+      :found="found.readAs"
+      :working="working"
+      @change="readAs"
+    />
+
     <template v-if="open && found">
       <p>
         <strong>{{ view.fileName }}</strong>: {{ found.format
@@ -158,22 +188,11 @@ function counts(of: Schemas['CountsView']): string {
         <div v-for="question in questions" :key="question.what">
           <p>{{ question.said }}</p>
           <div class="buttons">
-            <template v-if="question.what === 'DATE_ORDER'">
-              <Button
-                size="small"
-                outlined
-                label="Day first: 31/12/2026"
-                :disabled="working"
-                @click="mend(withDates(intake, 'day-first'), question.what)"
-              />
-              <Button
-                size="small"
-                outlined
-                label="Month first: 12/31/2026"
-                :disabled="working"
-                @click="mend(withDates(intake, 'month-first'), question.what)"
-              />
-            </template>
+            <DateOrder
+              v-if="question.what === 'DATE_ORDER'"
+              :disabled="working"
+              @chosen="mend(withDates(intake, $event), question.what)"
+            />
             <template v-else-if="question.what === 'DECIMAL'">
               <Button
                 size="small"
@@ -241,6 +260,7 @@ function counts(of: Schemas['CountsView']): string {
             <p v-if="trial.takenBefore" class="notice">
               This very file was taken before, {{ timeWords(trial.takenBefore) }}.
             </p>
+            <NeverSeen :never-seen="trial.neverSeen" :working="working" @translate="translate" />
             <p v-for="strange in trial.strange" :key="strange" class="notice">{{ strange }}</p>
             <p v-if="!trial.good" class="notice">
               Nothing would come in: no row can be read as it stands. See what is wrong below.

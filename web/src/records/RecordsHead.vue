@@ -8,6 +8,7 @@ const session = useSession()
 const PAGES = [
   { to: '/records', name: 'Files', ofCoordinators: false },
   { to: '/records/state', name: 'The state of the records', ofCoordinators: true },
+  { to: '/records/compare', name: 'Compare two files', ofCoordinators: true },
   { to: '/records/same-person', name: 'The same person twice', ofCoordinators: true },
 ]
 const pages = computed(() =>

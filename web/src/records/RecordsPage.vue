@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { TermSetList } from '@/criteria'
+import { RosterList, TermSetList } from '@/criteria'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords, timeWords } from '@/days'
 import { count } from '@/stick'
@@ -125,6 +125,7 @@ function takenBack() {
         </section>
       </div>
       <IntakeList class="term-sets" />
+      <RosterList class="term-sets" />
       <TermSetList class="term-sets" />
     </template>
   </div>

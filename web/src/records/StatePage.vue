@@ -7,6 +7,7 @@ import { computed, ref } from 'vue'
 import BlanksTable from './BlanksTable.vue'
 import FeedsTable from './FeedsTable.vue'
 import OddRows from './OddRows.vue'
+import OutsideTerms from './OutsideTerms.vue'
 import RecordsHead from './RecordsHead.vue'
 import { ODD_WORDS } from './state'
 
@@ -16,10 +17,6 @@ const ADDRESS = '/api/records/state'
 const { data, error } = useQuery({
   queryKey: ['records', 'state'],
   queryFn: () => send<Schemas['StateView']>(ADDRESS),
-})
-const { data: outside, error: outsideError } = useQuery({
-  queryKey: ['records', 'outside'],
-  queryFn: () => send<Schemas['OutsideView']>('/api/records/terms/outside'),
 })
 /** What is opened: a sort of odd records, or those of nobody. */
 const opened = ref('')
@@ -115,42 +112,7 @@ function howMany(one: Schemas['OddityView']): string {
       <h2>Blank</h2>
       <BlanksTable :blanks="data.blanks" />
     </template>
-    <h2>Codes in no term set</h2>
-    <p v-if="outsideError" class="notice" role="alert">{{ sentenceOf(outsideError) }}</p>
-    <p v-else-if="!outside" role="status">Looking through the codes …</p>
-    <p v-else-if="outside.total === 0" class="quiet">Every code on record is in a term set.</p>
-    <template v-else>
-      <p class="quiet">
-        {{ count(outside.total) }} codes and wordings are meant by no term set<template
-          v-if="outside.total > outside.terms.length"
-          >, the {{ outside.terms.length }} most frequent here</template
-        >. Gather those that belong together under <RouterLink to="/records">Term sets</RouterLink>.
-      </p>
-      <table class="on-sheet">
-        <thead>
-          <tr>
-            <th>Code or wording</th>
-            <th>Says</th>
-            <th>Kinds</th>
-            <th>Sources</th>
-            <th class="number">Records</th>
-            <th class="number">People</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="term in outside.terms" :key="`${term.sort} ${term.term} ${term.system}`">
-            <td>
-              {{ term.term }}<span v-if="term.system" class="quiet">, {{ term.system }}</span>
-            </td>
-            <td>{{ term.sort === 'CODE' ? term.says : '' }}</td>
-            <td>{{ term.kinds.join(', ') }}</td>
-            <td>{{ term.sources.join(', ') }}</td>
-            <td class="number">{{ count(term.records) }}</td>
-            <td class="number">{{ count(term.people) }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </template>
+    <OutsideTerms />
   </div>
 </template>
 

@@ -10,6 +10,7 @@ import {
   withTarget,
   wordsOf,
   type Intake,
+  withTranslation,
 } from './intake'
 
 const LAB: Intake = {
@@ -97,6 +98,19 @@ describe('an intake beside the columns of a file', () => {
     expect(withDates(LAB, 'day-first').written).toEqual({ dates: 'day-first' })
     expect(kindOfRecords(withKind(LAB, 'visit'))).toBe('visit')
   })
+})
+
+it('takes a word for another, and with it the words that were taken for the first', () => {
+  const intake: Intake = {
+    id: 'x',
+    name: 'x',
+    people: { fields: { status: { column: 'S', values: { A: 'act', B: 'gone' } } } },
+    events: [{ fields: { kind: { constant: 'visit' }, status: { column: 'S' } } }],
+  }
+  const next = withTranslation(intake, true, 'status', 'act', 'active')
+  expect(next.people?.fields.status?.values).toEqual({ A: 'active', B: 'gone', act: 'active' })
+  expect(next.events).toEqual(intake.events)
+  expect(withTranslation(intake, false, 'kind', 'visit', 'x').events).toEqual(intake.events)
 })
 
 it('counts what is new or changed in words', () => {

@@ -7,6 +7,7 @@ export interface Maker {
   column?: string
   columns?: string[]
   constant?: string
+  values?: Record<string, string>
   each?: 'name' | 'cell'
   [more: string]: unknown
 }
@@ -212,6 +213,31 @@ export function withBlank(intake: Intake, column: string): Intake {
     }
   }
   return next
+}
+
+/** The same intake, a word of the file taken for one on file. */
+export function withTranslation(
+  intake: Intake,
+  ofPeople: boolean,
+  field: string,
+  word: string,
+  to: string,
+): Intake {
+  const next = structuredClone(intake)
+  const all = ofPeople ? [next.people?.fields] : (next.events ?? []).map((one) => one.fields)
+  for (const fields of all) {
+    const maker = fields?.[field]
+    if (maker && maker.constant === undefined) {
+      maker.values = { ...maker.values, ...translated(maker.values, word, to) }
+    }
+  }
+  return next
+}
+
+/** A word that another one was translated to is translated on with it. */
+function translated(values: Maker['values'], word: string, to: string): Record<string, string> {
+  const before = Object.entries(values ?? {}).filter(([, meant]) => meant === word)
+  return Object.fromEntries([...before.map(([from]) => [from, to]), [word, to]])
 }
 
 export function withDates(intake: Intake, dates: 'day-first' | 'month-first'): Intake {

@@ -29,7 +29,7 @@ const emit = defineEmits<{
       label="See its rows"
       @click="emit('editRoster', test.roster as string)"
     />
-    <Button size="small" text label="New roster…" @click="emit('editRoster', undefined)" />
+    <Button size="small" text label="Another roster…" @click="emit('editRoster', undefined)" />
   </div>
 </template>
 

@@ -1,3 +1,4 @@
-export { namedIn, replaceTermSet, sharedQuery, withShared } from './shared'
+export type { Member } from './members'
+export { gatheredIn, namedIn, replaceTermSet, sharedQuery, withShared } from './shared'
 export { default as TermSetDialog } from './TermSetDialog.vue'
 export { default as TermSetList } from './TermSetList.vue'

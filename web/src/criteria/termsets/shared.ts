@@ -8,6 +8,8 @@ import {
   type TermSet,
 } from '../document'
 
+import { memberOf, type Member, type Term } from './members'
+
 export type SharedTermSet = Schemas['TermSetView']
 
 /** The term sets that criteria sets share, by name. */
@@ -15,6 +17,16 @@ export const sharedQuery = queryOptions({
   queryKey: ['termSets'],
   queryFn: () => send<SharedTermSet[]>('/api/term-sets'),
 })
+
+/** A shared term set, or a new one, to which a term of the records is added. */
+export function gatheredIn(
+  shared: readonly SharedTermSet[],
+  id: string,
+  term: Term,
+): { termSet: TermSet | undefined; member: Member } {
+  const one = shared.find((set) => set.id === id)
+  return { termSet: one && copyOf(one), member: memberOf(term) }
+}
 
 /** As it stands in a document. */
 export function copyOf(shared: SharedTermSet): TermSet {

@@ -136,6 +136,7 @@ class DemoIT {
         picture("records");
         a_file_of_another_system_is_seen_taken_and_taken_back();
         what_is_in_doubt_is_told_and_two_who_are_one_are_joined();
+        a_file_becomes_a_roster_and_is_laid_beside_the_next_one();
 
         browser.click("Practice");
         browser.awaitText("main", "By provider");
@@ -249,7 +250,6 @@ class DemoIT {
         browser.click("How it is worked");
         browser.awaitText(".p-dialog", "Contact plan");
         assertThat(browser.graveViolations()).isEmpty();
-        picture("manner");
         browser.press(Keys.ESCAPE);
         browser.awaitGone(".p-dialog");
         browser.click("Take out");
@@ -370,6 +370,46 @@ class DemoIT {
         browser.clickOn("[aria-label=Joined] button");
         browser.awaitText("[role=status]", "are two again");
         browser.find(".pair[aria-label='" + pair + "']");
+    }
+
+    private static void a_file_becomes_a_roster_and_is_laid_beside_the_next_one() throws Exception {
+        Path october = Files.writeString(folder.resolve("no letters October.csv"), """
+                Person number;Surname;Until;Wishes
+                10012;Avenacre;31/12/2026;letters, calls
+                10047;Marl;;letters
+                10108;Tove;28/02/2027;texts
+                10244;Ardle;;letters, texts
+                """);
+        Path november = Files.writeString(folder.resolve("no letters November.csv"), """
+                Person number,Surname,Until,Wishes
+                10012,Avenacre,2026-12-31,"calls, letters, visits"
+                10047,Marl,2027-06-30,letters
+                10244,Ardle,,"letters, texts"
+                10390,Vask,,letters
+                """);
+        browser.click("Files");
+        bring("[data-roster-file]", october);
+        browser.awaitText("[role=dialog]", "4 rows");
+        browser.awaitText("[role=dialog]", "2026-12-31");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.click("Share this roster");
+        browser.awaitText("[aria-label=Rosters]", "is shared");
+        assertThat(browser.graveViolations()).isEmpty();
+
+        browser.click("Compare two files");
+        bring("[aria-label='One: a file']", october);
+        browser.awaitText("[aria-label=One]", "4 rows");
+        bring("[aria-label='The other: a file']", november);
+        browser.awaitText(".piles", "2 In both, not the same");
+        browser.click("2 In both, not the same");
+        browser.awaitText(".wide", "2027-06-30");
+        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
+        picture("compare");
+    }
+
+    private static void bring(String picker, Path file) {
+        browser.findAll(picker).getFirst().sendKeys(file.toString());
     }
 
     private static String asOf() {

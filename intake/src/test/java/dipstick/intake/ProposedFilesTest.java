@@ -2,6 +2,7 @@ package dipstick.intake;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dipstick.intake.files.RowsFile;
 import dipstick.intake.propose.Proposal;
 import dipstick.intake.propose.Proposal.Choice;
 import dipstick.intake.propose.Proposal.Question;
@@ -14,6 +15,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
+import java.util.Optional;
 import java.util.zip.GZIPOutputStream;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
@@ -127,7 +129,18 @@ class ProposedFilesTest {
             sheet.value(3, 6, "Dr Quillon");
             workbook.newWorksheet("Week 49").value(0, 0, "nothing yet");
         }
-        assertThat(propose(file).format()).endsWith("the first of its sheets: Week 48, Week 49");
+        assertThat(propose(file).format()).endsWith(", Week 48 of its sheets: Week 48, Week 49");
+        Proposal other = Proposing.of(
+                "appointments.xlsx",
+                file,
+                2026,
+                new RowsFile.Said(Optional.empty(), Optional.empty(), Optional.of("Week 49")));
+        assertThat(propose(file).intake().table().sheet())
+                .as("the first, whatever it is called next week")
+                .isEmpty();
+        assertThat(other.intake().table().sheet()).contains("Week 49");
+        assertThat(other.readAs().sheet()).isEqualTo("Week 49");
+        assertThat(other.intake().table().columns()).containsExactly("nothing yet");
         Made made = made(file);
 
         assertThat(made.eventsInWords())

@@ -33,6 +33,9 @@ import tools.jackson.databind.json.JsonMapper;
 public final class RunningServer {
     private static final JsonMapper JSON = JsonMapper.shared();
 
+    private static final String SIGN_IN_SERVICE =
+            "org.springframework.boot.security.oauth2.server.authorization.autoconfigure.servlet.";
+
     private static RunningServer shared;
 
     private final ConfigurableApplicationContext context;
@@ -45,6 +48,9 @@ public final class RunningServer {
         if (all.stream().noneMatch(setting -> setting.startsWith("--server.port="))) {
             all.add("--server.port=0");
         }
+        // What a test itself signs people in at elsewhere is here for that test alone.
+        all.add("--spring.autoconfigure.exclude=" + SIGN_IN_SERVICE + "OAuth2AuthorizationServerAutoConfiguration,"
+                + SIGN_IN_SERVICE + "OAuth2AuthorizationServerJwtAutoConfiguration");
         if (all.stream().noneMatch(setting -> setting.startsWith("--dipstick.session."))) {
             // Weeks go by at once in a test.
             all.add("--dipstick.session.longest=9999d");

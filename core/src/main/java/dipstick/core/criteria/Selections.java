@@ -28,8 +28,21 @@ public final class Selections {
         return Stream.concat(Stream.of(test), parts.flatMap(Selections::within));
     }
 
+    /** All that the criteria of a set test; not those that are off. */
+    public static Stream<Test> inForce(CriteriaSet set) {
+        return set.criteria()
+                .filter(criterion -> !criterion.off())
+                .map(Criterion::test)
+                .flatMap(Selections::within);
+    }
+
     public static Stream<Asked> of(Test test) {
-        return within(test).flatMap(part -> switch (part) {
+        return within(test).flatMap(Selections::ofOne);
+    }
+
+    /** Of the test itself, whatever it is made of. */
+    public static Stream<Asked> ofOne(Test test) {
+        return switch (test) {
             case Test.Events events -> Stream.of(asked(events.events()));
             case Test.Pick pick ->
                 Stream.of(new Asked(
@@ -38,7 +51,7 @@ public final class Selections {
                                 .toList()));
             case Test.Sequence sequence -> Stream.of(asked(sequence.anchor()), asked(sequence.expect()));
             default -> Stream.empty();
-        });
+        };
     }
 
     private static Asked asked(Selection selection) {

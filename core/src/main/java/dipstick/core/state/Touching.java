@@ -1,7 +1,6 @@
 package dipstick.core.state;
 
 import dipstick.core.criteria.CriteriaSet;
-import dipstick.core.criteria.Criterion;
 import dipstick.core.criteria.Selection;
 import dipstick.core.criteria.Selections;
 import dipstick.core.evaluate.Evaluator;
@@ -38,10 +37,8 @@ public final class Touching {
     }
 
     private static boolean asksForSome(CriteriaSet set, BitSet concepts, Evaluator evaluator) {
-        return set.criteria()
-                .filter(criterion -> !criterion.off())
-                .map(Criterion::test)
-                .flatMap(Selections::of)
+        return Selections.inForce(set)
+                .flatMap(Selections::ofOne)
                 .map(Selections.Asked::selection)
                 .anyMatch(selection -> asks(selection, concepts, evaluator));
     }

@@ -138,6 +138,16 @@ public record Intake(
         return new Intake(format, other, name, source, table, written, whose, people, events);
     }
 
+    /** The same for tables that are found otherwise. */
+    public Intake with(TableShape other) {
+        return new Intake(format, id, name, source, other, written, whose, people, events);
+    }
+
+    /** The same for files that write dates or numbers otherwise. */
+    public Intake with(Written other) {
+        return new Intake(format, id, name, source, table, other, whose, people, events);
+    }
+
     /** The order is for people who read the document; it means nothing. */
     private static Map<String, Maker> inOrder(Map<String, Maker> fields) {
         return Collections.unmodifiableMap(new LinkedHashMap<>(fields));

@@ -44,8 +44,22 @@ public record TableShape(
         this.leaveOut = leaveOut == null ? List.of() : List.copyOf(leaveOut);
     }
 
+    /** The same where something is said of how the bytes are read; what is not said stays. */
+    public TableShape readAs(
+            Optional<String> otherEncoding, Optional<String> otherSeparator, Optional<String> otherSheet) {
+        return new TableShape(
+                format,
+                otherEncoding.or(() -> encoding),
+                otherSeparator.or(() -> separator),
+                otherSheet.or(() -> sheet),
+                headerLines,
+                columns,
+                leaveOut);
+    }
+
     /**
      * Rows that are left out.
+     *
      *
      * @param column whose cell is looked at
      * @param startsWith the words with which the cell begins, compared as text is; a blank cell where it is empty

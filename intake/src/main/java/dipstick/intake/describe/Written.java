@@ -24,6 +24,11 @@ public record Written(DateOrder dates, int turningYear, Decimal decimal, List<St
         this.empty = empty == null ? List.of() : List.copyOf(empty);
     }
 
+    /** The same where somebody says which comes first in a date. */
+    public Written with(DateOrder order) {
+        return new Written(order, turningYear, decimal, empty);
+    }
+
     public enum DateOrder {
         DAY_FIRST,
         MONTH_FIRST,

@@ -18,7 +18,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -36,7 +35,6 @@ public final class RecordMaking {
     private static final String NUMBERS_BETWEEN = ";";
 
     private final Intake intake;
-    private final ZoneId zone;
     private final PeopleKnown known;
     private final MadeSink sink;
 
@@ -71,13 +69,13 @@ public final class RecordMaking {
     private RecordMaking(TableReader table, Intake intake, ZoneId zone, PeopleKnown known, MadeSink sink) {
         this.table = table;
         this.intake = intake;
-        this.zone = zone;
         this.known = known;
         this.sink = sink;
-        this.number = plan(intake.whose().number().orElse(Maker.ofConstant("")));
-        this.by = fields(intake.whose().by(), Fields.PERSON);
-        this.others = intake.whose().others().map(this::plan);
-        this.merged = intake.whose().merged().map(this::plan);
+        Plans plans = new Plans(intake, table.columns(), zone);
+        this.number = plans.of(intake.whose().number().orElse(Maker.ofConstant("")));
+        this.by = plans.of(intake.whose().by(), Fields.PERSON);
+        this.others = intake.whose().others().map(plans::of);
+        this.merged = intake.whose().merged().map(plans::of);
         this.isOfNews = intake.table().format().isOfNews();
         this.passedOver = intake.table().format() == FileFormat.TABLE
                 ? OptionalInt.empty()
@@ -85,9 +83,10 @@ public final class RecordMaking {
         this.personUnlessBlank =
                 places(intake.people().map(Intake.PeopleOf::unlessBlank).orElse(List.of()));
         this.ofPeople = intake.people()
-                .map(made -> fields(made.fields(), Fields.PERSON))
+                .map(made -> plans.of(made.fields(), Fields.PERSON))
                 .orElse(List.of());
-        this.ofEvents = intake.events().stream().map(this::eventPlan).toList();
+        this.ofEvents =
+                intake.events().stream().map(about -> eventPlan(about, plans)).toList();
     }
 
     /** How many rows were read, and how many of them the intake left out. */
@@ -141,13 +140,7 @@ public final class RecordMaking {
 
     private void make(Row row) {
         if (!table.fits(row)) {
-            sink.trouble(new Trouble(
-                    row.line(),
-                    "",
-                    Reason.OTHER_CELLS,
-                    "",
-                    "The row has " + row.cells().size() + " cells where the header has "
-                            + table.columns().names().size() + "."));
+            sink.trouble(table.misfit(row));
             return;
         }
         if (passedOver.isPresent() && !row.at(passedOver.getAsInt()).isBlank()) {
@@ -348,11 +341,11 @@ public final class RecordMaking {
         sink.trouble(new Trouble(row.line(), column, reason, "", said));
     }
 
-    private EventPlan eventPlan(Intake.EventsOf about) {
+    private EventPlan eventPlan(Intake.EventsOf about, Plans plans) {
         return new EventPlan(
                 about,
-                fields(about.fields(), Fields.EVENT),
-                about.identity().stream().map(this::plan).toList(),
+                plans.of(about.fields(), Fields.EVENT),
+                about.identity().stream().map(plans::of).toList(),
                 places(about.unlessBlank()));
     }
 
@@ -360,26 +353,5 @@ public final class RecordMaking {
         return columns.stream()
                 .flatMap(name -> table.columns().find(name).stream().boxed())
                 .toList();
-    }
-
-    private List<FieldPlan> fields(Map<String, Maker> makers, Fields known) {
-        WrittenDates dates = new WrittenDates(intake.written(), zone);
-        WrittenNumbers numbers = new WrittenNumbers(intake.written().decimal());
-        List<String> order = known.names();
-        // A unit of its own is there before one that stands beside a value.
-        return makers.entrySet().stream()
-                .flatMap(entry -> known.written(entry.getKey()).stream()
-                        .map(field -> new FieldPlan(field, plan(entry.getValue()), dates, numbers)))
-                .sorted(Comparator.comparing(
-                                (FieldPlan plan) -> plan.field().name().equals("value"))
-                        .thenComparingInt(plan -> order.indexOf(plan.field().name())))
-                .toList();
-    }
-
-    private MakerPlan plan(Maker maker) {
-        return new MakerPlan(
-                maker,
-                table.columns(),
-                intake.written().empty().stream().map(NormalText::of).collect(Collectors.toUnmodifiableSet()));
     }
 }

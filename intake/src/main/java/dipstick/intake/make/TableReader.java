@@ -40,6 +40,11 @@ public final class TableReader implements Closeable {
      * @throws UnreadableRows where there is no header with the columns of which something is made
      */
     public static TableReader open(Path file, Intake intake) throws IOException {
+        return open(file, intake, intake.columns().toList());
+    }
+
+    /** @param wanted columns of which something is made */
+    static TableReader open(Path file, Intake intake, List<String> wanted) throws IOException {
         RowsFile table = RowsFile.of(
                 file,
                 new RowsFile.Said(
@@ -50,7 +55,6 @@ public final class TableReader implements Closeable {
             throw new UnreadableRows(
                     1, "This is not what the intake “" + intake.name() + "” reads: the file is of another format.");
         }
-        List<String> wanted = intake.columns().toList();
         int header = header(table, wanted, intake.table().headerLines());
         return open(table, header, intake.table().headerLines(), intake.table().leaveOut());
     }
@@ -134,6 +138,13 @@ public final class TableReader implements Closeable {
         int width = columns.names().size();
         boolean more = row.cells().stream().skip(width).anyMatch(cell -> !cell.isBlank());
         return !more && (!isText || row.cells().size() >= width);
+    }
+
+    /** What is wrong with a row that does not fit. */
+    Trouble misfit(Row row) {
+        String said = "The row has " + row.cells().size() + " cells where the header has "
+                + columns.names().size() + ".";
+        return new Trouble(row.line(), "", Trouble.Reason.OTHER_CELLS, "", said);
     }
 
     private boolean isLeftOut(Row row) {

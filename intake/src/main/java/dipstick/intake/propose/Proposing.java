@@ -1,5 +1,6 @@
 package dipstick.intake.propose;
 
+import dipstick.core.records.FieldType;
 import dipstick.intake.describe.FileFormat;
 import dipstick.intake.describe.Intake;
 import dipstick.intake.describe.Maker;
@@ -11,6 +12,7 @@ import dipstick.intake.describe.Written;
 import dipstick.intake.describe.Written.DateOrder;
 import dipstick.intake.describe.Written.Decimal;
 import dipstick.intake.files.RowsFile;
+import dipstick.intake.make.TableReader;
 import dipstick.intake.propose.FieldNames.Meant;
 import dipstick.intake.propose.FieldNames.Of;
 import dipstick.intake.propose.Proposal.Certainty;
@@ -40,6 +42,8 @@ public final class Proposing {
     private final FileName fileName;
     private final RowsFile table;
     private final List<String> sheets;
+    private final RowsFile.Said said;
+
     private final TableProfile profile;
     private final int thisYear;
 
@@ -51,10 +55,18 @@ public final class Proposing {
     private Optional<Maker> number = Optional.empty();
     private List<String> wide = List.of();
 
-    private Proposing(FileName fileName, RowsFile table, List<String> sheets, TableProfile profile, int thisYear) {
+    private Proposing(
+            FileName fileName,
+            RowsFile table,
+            List<String> sheets,
+            RowsFile.Said said,
+            TableProfile profile,
+            int thisYear) {
         this.fileName = fileName;
         this.table = table;
         this.sheets = sheets;
+        this.said = said;
+
         this.profile = profile;
         this.thisYear = thisYear;
     }
@@ -65,12 +77,37 @@ public final class Proposing {
      * @throws dipstick.intake.rows.UnreadableRows where it is no table
      */
     public static Proposal of(String fileName, Path file, int thisYear) throws IOException {
-        RowsFile table = RowsFile.of(file, RowsFile.Said.NOTHING);
+        return of(fileName, file, thisYear, RowsFile.Said.NOTHING);
+    }
+
+    /**
+     * The same of a file of which something is said.
+     *
+     * @throws dipstick.intake.rows.UnreadableRows where it is no table
+     */
+    public static Proposal of(String fileName, Path file, int thisYear, RowsFile.Said said) throws IOException {
+        RowsFile table = RowsFile.of(file, said);
         FileName name = new FileName(fileName);
         if (table.format() != FileFormat.TABLE) {
             return StandardProposal.of(table, name);
         }
-        return new Proposing(name, table, table.sheets(), TableProfile.of(table), thisYear).propose();
+        List<String> sheets = table.sheets();
+        if (sheets.size() > 1 && said.sheet().isEmpty()) {
+            table = firstWithRows(file, said, sheets);
+        }
+        return new Proposing(name, table, sheets, said, TableProfile.of(table), thisYear).propose();
+    }
+
+    /** A workbook may begin with a sheet on which nothing stands; the first where none has any. */
+    private static RowsFile firstWithRows(Path file, RowsFile.Said said, List<String> sheets) throws IOException {
+        for (String sheet : sheets) {
+            RowsFile table =
+                    RowsFile.of(file, new RowsFile.Said(said.encoding(), said.separator(), Optional.of(sheet)));
+            if (TableReader.first(table, 2).size() > 1) {
+                return table;
+            }
+        }
+        return RowsFile.of(file, said);
     }
 
     private Proposal propose() {
@@ -85,7 +122,7 @@ public final class Proposing {
                 .filter(column -> !column.name().isEmpty())
                 .map(this::choice)
                 .toList();
-        return new Proposal(intake, choices, questions, format(), profile.headerLine(), profile.rows());
+        return new Proposal(intake, choices, questions, format(), profile.headerLine(), profile.rows(), readAs());
     }
 
     /** Whether there is a column that no table of people has. */
@@ -273,15 +310,17 @@ public final class Proposing {
     }
 
     private Written written() {
-        List<ColumnProfile> dated = profile.profiles().stream()
-                .filter(column ->
-                        becomes.containsKey(column.name()) && column.order().isPresent())
-                .toList();
-        Set<DateOrder> told = dated.stream()
-                .map(column -> column.order().orElseThrow())
-                .filter(order -> order != DateOrder.OPEN)
-                .collect(Collectors.toSet());
-        boolean mixed = told.size() > 1 || dated.stream().anyMatch(ColumnProfile::hasBothOrders);
+        Map<Boolean, List<ColumnProfile>> withOrder = profile.profiles().stream()
+                .filter(column -> column.order().isPresent())
+                .collect(Collectors.partitioningBy(column -> becomes.containsKey(column.name())));
+        List<ColumnProfile> dated = withOrder.get(true);
+        // Where nothing is made of any date, they tell all the same how they are written.
+        Set<DateOrder> told = (dated.isEmpty() ? withOrder.get(false) : dated)
+                .stream()
+                        .map(column -> column.order().orElseThrow())
+                        .filter(order -> order != DateOrder.OPEN)
+                        .collect(Collectors.toSet());
+        boolean mixed = (!dated.isEmpty() && told.size() > 1) || dated.stream().anyMatch(ColumnProfile::hasBothOrders);
         DateOrder order = told.size() == 1 && !mixed ? told.iterator().next() : DateOrder.OPEN;
         if (mixed) {
             questions.add(new Question(
@@ -328,19 +367,38 @@ public final class Proposing {
         List<String> names = profile.columns().names().stream()
                 .filter(name -> !name.isEmpty())
                 .toList();
-        Optional<String> sheet = switch (table.how()) {
-            case RowsFile.How.Text _, RowsFile.How.Standard _ -> Optional.empty();
-            case RowsFile.How.Workbook(String name) -> Optional.of(name).filter(one -> !one.isEmpty());
-            case RowsFile.How.OpenDocument(String name) -> Optional.of(name).filter(one -> !one.isEmpty());
-        };
+        // What was found out of the file is found out of the next one; what a person said is kept.
         return new TableShape(
                 FileFormat.TABLE,
-                Optional.empty(),
-                Optional.empty(),
-                sheet,
+                said.encoding(),
+                said.separator().map(String::valueOf),
+                Optional.of(sheet()).filter(one -> said.sheet().isPresent() || !isFirst(one)),
                 profile.headerLines(),
                 names,
                 profile.totals());
+    }
+
+    private String sheet() {
+        return switch (table.how()) {
+            case RowsFile.How.Text _, RowsFile.How.Standard _ -> "";
+            case RowsFile.How.Workbook(String name) -> name;
+            case RowsFile.How.OpenDocument(String name) -> name;
+        };
+    }
+
+    /** The first sheet is found as such, whatever it is called next week. */
+    private boolean isFirst(String name) {
+        return name.isEmpty() || name.equals(sheets.getFirst());
+    }
+
+    private Proposal.ReadAs readAs() {
+        return switch (table.how()) {
+            case RowsFile.How.Text(var charset, char separator) ->
+                new Proposal.ReadAs(List.of(), "", charset.name(), String.valueOf(separator));
+            case RowsFile.How.Standard(var _, var charset) -> new Proposal.ReadAs(List.of(), "", charset.name(), "");
+            case RowsFile.How.Workbook _, RowsFile.How.OpenDocument _ ->
+                new Proposal.ReadAs(sheets, sheet().isEmpty() ? sheets.getFirst() : sheet(), "", "");
+        };
     }
 
     private Choice choice(ColumnProfile column) {
@@ -349,6 +407,7 @@ public final class Proposing {
                 column.name(),
                 fields,
                 fields.isEmpty() ? Certainty.LEFT_OUT : certainty.get(column.name()),
+                column.isDates() ? FieldType.DATE : column.isNumbers() ? FieldType.NUMBER : FieldType.TEXT,
                 column.values(),
                 column.blanks(),
                 column.examples());
@@ -365,13 +424,13 @@ public final class Proposing {
                             default -> "bars";
                         };
             case RowsFile.How.Standard(var standard, var _) -> standard.name();
-            case RowsFile.How.Workbook _ -> "workbook (XLSX)" + sheet();
-            case RowsFile.How.OpenDocument _ -> "workbook (ODS)" + sheet();
+            case RowsFile.How.Workbook _ -> "workbook (XLSX)" + oneOfSeveral();
+            case RowsFile.How.OpenDocument _ -> "workbook (ODS)" + oneOfSeveral();
         };
     }
 
     /** That only one of several sheets is read is told. */
-    private String sheet() {
-        return sheets.size() <= 1 ? "" : ", the first of its sheets: " + String.join(", ", sheets);
+    private String oneOfSeveral() {
+        return sheets.size() <= 1 ? "" : ", " + readAs().sheet() + " of its sheets: " + String.join(", ", sheets);
     }
 }

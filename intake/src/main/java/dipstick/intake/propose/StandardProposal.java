@@ -1,5 +1,6 @@
 package dipstick.intake.propose;
 
+import dipstick.core.records.FieldType;
 import dipstick.intake.describe.FileFormat;
 import dipstick.intake.describe.Intake;
 import dipstick.intake.describe.Maker;
@@ -92,7 +93,9 @@ final class StandardProposal {
                     "Not everything in the file has a person's number. Say by what people are to be known; what has none"
                             + " is told and left out."));
         }
-        return new Proposal(intake(by), choices(), questions, format(), 0, rows);
+        String encoding = file.how() instanceof RowsFile.How.Standard(var _, var charset) ? charset.name() : "";
+        return new Proposal(
+                intake(by), choices(), questions, format(), 0, rows, new Proposal.ReadAs(List.of(), "", encoding, ""));
     }
 
     private boolean has(OwnColumn column) {
@@ -160,6 +163,7 @@ final class StandardProposal {
                             column.columnName(),
                             becomes,
                             becomes.isEmpty() ? Certainty.LEFT_OUT : Certainty.CERTAIN,
+                            FieldType.TEXT,
                             values.get(column),
                             rows - values.get(column),
                             examples.getOrDefault(column, List.of()));

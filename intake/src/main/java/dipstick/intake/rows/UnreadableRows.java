@@ -15,4 +15,9 @@ public final class UnreadableRows extends RuntimeException {
     public long line() {
         return line;
     }
+
+    /** Why, and in which line where it is not the first. */
+    public String reasonAndLine() {
+        return getMessage() + (line > 1 ? " (line " + line + ")" : "");
+    }
 }

@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.DateTimeException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
@@ -16,6 +17,7 @@ import org.dhatim.fastexcel.reader.ExcelReaderException;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.ReadingOptions;
 import org.dhatim.fastexcel.reader.Sheet;
+import org.dhatim.fastexcel.reader.SheetVisibility;
 
 /** A sheet of a workbook (Office Open XML, ECMA-376), read row by row; days and numbers stay what they are. */
 public final class WorkbookRows implements Rows {
@@ -29,19 +31,25 @@ public final class WorkbookRows implements Rows {
         this.rows = stream.iterator();
     }
 
+    /** Those that can be seen come first. */
     public static List<String> sheets(Path file) throws IOException {
         try (ReadableWorkbook workbook = open(file)) {
-            return workbook.getSheets().map(Sheet::getName).toList();
+            return workbook.getSheets()
+                    .sorted(Comparator.comparing(WorkbookRows::isSeen).reversed())
+                    .map(Sheet::getName)
+                    .toList();
         }
+    }
+
+    private static boolean isSeen(Sheet sheet) {
+        return sheet.getVisibility() == SheetVisibility.VISIBLE;
     }
 
     /** @param sheet its name; the first that can be seen where it is empty */
     public static WorkbookRows open(Path file, String sheet) throws IOException {
         ReadableWorkbook workbook = open(file);
         Optional<Sheet> found = workbook.getSheets()
-                .filter(one -> sheet.isEmpty()
-                        ? one.getVisibility() == org.dhatim.fastexcel.reader.SheetVisibility.VISIBLE
-                        : one.getName().equals(sheet))
+                .filter(one -> sheet.isEmpty() ? isSeen(one) : one.getName().equals(sheet))
                 .findFirst();
         if (found.isEmpty()) {
             workbook.close();

@@ -78,6 +78,8 @@ class SecurityConfiguration {
                                 "/api/bench/**",
                                 "/api/criteria/**",
                                 "/api/term-sets/**",
+                                "/api/rosters/**",
+                                "/api/comparisons/**",
                                 "/api/sharing/**",
                                 "/api/outcomes",
                                 "/api/same-person/**",

@@ -1,14 +1,10 @@
 package dipstick.server.criteria;
 
-import dipstick.core.text.NormalText;
+import dipstick.server.criteria.NamedInRoster.Theirs;
 import dipstick.server.personal.PersonalData;
 import dipstick.server.practice.Today;
-import dipstick.server.records.FieldsOnFile;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.TreeMap;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
@@ -19,12 +15,12 @@ import tools.jackson.databind.node.ArrayNode;
 @Order(5)
 class PersonalRosters implements PersonalData {
     private final CriteriaMapper sets;
-    private final FieldsOnFile fields;
+    private final NamedInRoster named;
     private final Today today;
 
-    PersonalRosters(CriteriaMapper sets, FieldsOnFile fields, Today today) {
+    PersonalRosters(CriteriaMapper sets, NamedInRoster named, Today today) {
         this.sets = sets;
-        this.fields = fields;
+        this.named = named;
         this.today = today;
     }
 
@@ -32,7 +28,7 @@ class PersonalRosters implements PersonalData {
 
     @Override
     public List<Held> heldOf(String person) {
-        Map<String, String> theirs = theirs(person);
+        Theirs theirs = named.of(person);
         List<List<String>> rows = new ArrayList<>();
         for (SavedSet set : sets.all()) {
             rowsOf(set.latest(), theirs).forEach(row -> rows.add(List.of(set.id(), row.roster(), row.words())));
@@ -40,20 +36,18 @@ class PersonalRosters implements PersonalData {
         return List.of(new Held("Rosters that name them", List.of("set", "roster", "row"), rows));
     }
 
-    private Map<String, String> theirs(String person) {
-        Map<String, String> theirs = new TreeMap<>(fields.of(person));
-        theirs.put("id", person);
-        return theirs;
-    }
-
-    private static List<Row> rowsOf(JsonNode document, Map<String, String> theirs) {
+    private static List<Row> rowsOf(JsonNode document, Theirs theirs) {
         List<Row> found = new ArrayList<>();
         for (JsonNode roster : document.path("rosters")) {
             List<String> key =
                     roster.path("key").valueStream().map(JsonNode::asString).toList();
             if (roster.path("rows") instanceof ArrayNode rows) {
                 for (int place = 0; place < rows.size(); place++) {
-                    if (!key.isEmpty() && names(rows.get(place), key, theirs)) {
+                    List<String> cells = rows.get(place)
+                            .valueStream()
+                            .map(cell -> cell.asString(""))
+                            .toList();
+                    if (theirs.are(cells, key)) {
                         found.add(new Row(
                                 rows,
                                 place,
@@ -66,21 +60,9 @@ class PersonalRosters implements PersonalData {
         return found;
     }
 
-    private static boolean names(JsonNode row, List<String> key, Map<String, String> theirs) {
-        for (int cell = 0; cell < key.size(); cell++) {
-            Optional<String> field = Optional.ofNullable(theirs.get(key.get(cell)));
-            String written = row.path(cell).asString("");
-            if (field.filter(one -> NormalText.of(one).equals(NormalText.of(written)))
-                    .isEmpty()) {
-                return false;
-            }
-        }
-        return true;
-    }
-
     @Override
     public void erase(String person, String stub, String by) {
-        Map<String, String> theirs = theirs(person);
+        Theirs theirs = named.of(person);
         sets.lock();
         for (SavedSet set : sets.all()) {
             String document = without(set.name(), set.document(), theirs);
@@ -99,7 +81,7 @@ class PersonalRosters implements PersonalData {
     }
 
     /** A document without the rows that name them; as it is where there are none. */
-    private static String without(String name, String document, Map<String, String> theirs) {
+    private static String without(String name, String document, Theirs theirs) {
         if (document.isEmpty()) {
             return document;
         }

@@ -4,7 +4,9 @@ import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.population.Population;
 import dipstick.intake.describe.Intake;
+import dipstick.intake.describe.TableShape;
 import dipstick.intake.files.Packed;
+import dipstick.intake.files.RowsFile;
 import dipstick.intake.files.Together;
 import dipstick.intake.propose.Proposal;
 import dipstick.intake.propose.Proposing;
@@ -36,6 +38,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Function;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -152,16 +155,32 @@ class Deliveries {
 
     /** Tries the file anew by another intake; false while something is being done with it, or after it was taken. */
     boolean tryBy(Delivery one, Intake intake) {
+        return anew(one, _ -> intake, found -> tryNow(one, found, intake));
+    }
+
+    /** Finds out anew what the file is, read in another encoding or another sheet of it; false as above. */
+    boolean readAs(Delivery one, RowsFile.Said said) {
+        return anew(
+                one,
+                found -> found.proposal().intake(),
+                found -> propose(one, new Packed.One(found.name(), found.file()), said, Optional.empty()));
+    }
+
+    private interface WithFound {
+        void go(Found found) throws IOException;
+    }
+
+    private boolean anew(Delivery one, Function<Found, Intake> meanwhile, WithFound step) {
         State before = one.state();
         Optional<Found> found = switch (before) {
             case State.Tried tried -> Optional.of(tried.found());
             case State.Failed failed -> failed.found();
             case State.Reading _, State.Trying _, State.Taking _, State.Taken _ -> Optional.empty();
         };
-        if (found.isEmpty() || !one.become(before, new State.Trying(found.get(), intake))) {
+        if (found.isEmpty() || !one.become(before, new State.Trying(found.get(), meanwhile.apply(found.get())))) {
             return false;
         }
-        working.execute(() -> guarded(one, () -> tryNow(one, found.get(), intake)));
+        working.execute(() -> guarded(one, () -> step.go(found.get())));
         return true;
     }
 
@@ -185,8 +204,7 @@ class Deliveries {
         try {
             step.go();
         } catch (UnreadableRows unreadable) {
-            String where = unreadable.line() > 1 ? " (line " + unreadable.line() + ")" : "";
-            one.become(failed(one.state(), unreadable.getMessage() + where + " Nothing was changed."));
+            one.become(failed(one.state(), unreadable.reasonAndLine() + " Nothing was changed."));
         } catch (IOException | RuntimeException failure) {
             LOG.error("A delivery failed", failure);
             one.become(failed(one.state(), OUR_MISTAKE));
@@ -213,11 +231,18 @@ class Deliveries {
     private void findOut(Delivery one, Optional<Intake> wanted) throws IOException {
         List<Packed.One> files = Packed.files(one.fileName(), one.file(), one.folder());
         Packed.One file = files.size() == 1 ? files.getFirst() : together(one, files);
-        Proposal proposal = Proposing.of(file.name(), file.file(), today.day().getYear());
-        Optional<Intake> known =
-                wanted.isPresent() ? wanted : intakes.ofShape(proposal.intake().table());
+        propose(one, file, RowsFile.Said.NOTHING, wanted);
+    }
+
+    private void propose(Delivery one, Packed.One file, RowsFile.Said said, Optional<Intake> wanted)
+            throws IOException {
+        Proposal proposal = Proposing.of(file.name(), file.file(), today.day().getYear(), said);
+        TableShape shape = proposal.intake().table();
+        Optional<Intake> known = (wanted.isPresent() ? wanted : intakes.ofShape(shape))
+                .map(intake -> intake.with(
+                        intake.table().readAs(said.encoding(), said.separator().map(String::valueOf), said.sheet())));
         Proposal own = proposal.called(intakes.freeId(proposal.intake().id()));
-        Found found = new Found(file.file(), own, known.isPresent());
+        Found found = new Found(file.file(), file.name(), own, known.isPresent());
         Intake intake = known.orElse(own.intake());
         one.become(new State.Trying(found, intake));
         tryNow(one, found, intake);
@@ -245,6 +270,9 @@ class Deliveries {
                     tried.brought(),
                     troubles.firstRecords(),
                     strange(found, intake, tried.brought(), troubles.sightings()),
+                    found.known()
+                            ? troubles.sightings().neverSeen(records::wordsOfPeople, records::wordsOfEvents)
+                            : List.of(),
                     tried.seen(),
                     records.lastTaken(found.file()));
             one.become(new State.Tried(found, intake, trial));
@@ -259,9 +287,7 @@ class Deliveries {
                 .filter(last -> rows * 3L < last * 2L)
                 .ifPresent(last ->
                         strange.add("It holds " + rows + " people and records where the last one held " + last + "."));
-        strange.addAll(sightings.inWords(
-                found.known() ? records::wordsOfPeople : _ -> Set.of(),
-                found.known() ? records::wordsOfEvents : _ -> Set.of()));
+        strange.addAll(sightings.inWords());
         brought.toJoin().stream()
                 .limit(MOST_TO_JOIN)
                 .forEach(pair -> strange.add("The file says that " + pair

@@ -29,9 +29,10 @@ final class Delivery {
      * What was found out of the file.
      *
      * @param file itself, where it came packed
+     * @param name its own, where it came packed
      * @param known whether an intake of the practice reads it
      */
-    record Found(Path file, Proposal proposal, boolean known) {
+    record Found(Path file, String name, Proposal proposal, boolean known) {
         /** Whether something that only a person can say is not said yet. */
         boolean isOpen(Intake intake) {
             return !known && !proposal.questions().isEmpty() && intake.equals(proposal.intake());

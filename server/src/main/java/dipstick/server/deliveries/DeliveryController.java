@@ -1,9 +1,13 @@
 package dipstick.server.deliveries;
 
 import dipstick.intake.describe.Intake;
+import dipstick.intake.files.RowsFile;
 import dipstick.server.web.Download;
 import dipstick.server.web.Problems;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.security.Principal;
@@ -13,6 +17,7 @@ import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.ErrorResponseException;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -81,12 +86,40 @@ class DeliveryController {
         Delivery one = find(id);
         Intake read = Intakes.read(intake.toString());
         if (!deliveries.tryBy(one, read)) {
-            throw Problems.refused(
-                    HttpStatus.CONFLICT,
-                    "cannot-be-tried",
-                    "This file is being read, or was taken already. Nothing was changed.");
+            throw cannotBeTried();
         }
         return views.view(one);
+    }
+
+    /**
+     * How the bytes of a file are to be read as rows; what is empty is found out.
+     *
+     * @param encoding by its name
+     */
+    record ReadingWanted(
+            @NotNull @Size(max = 60) String encoding,
+            @NotNull @Size(max = 1) String separator,
+            @NotNull @Size(max = 200) String sheet) {}
+
+    /** Finds out anew what the file is, read in another encoding, with another separator, or from another sheet. */
+    @PutMapping("/{id}/reading")
+    DeliveryViews.DeliveryView readAs(@PathVariable String id, @Valid @RequestBody ReadingWanted wanted) {
+        Delivery one = find(id);
+        RowsFile.Said said = new RowsFile.Said(
+                Optional.of(wanted.encoding()).filter(text -> !text.isEmpty()),
+                Optional.of(wanted.separator()).filter(text -> !text.isEmpty()).map(text -> text.charAt(0)),
+                Optional.of(wanted.sheet()).filter(text -> !text.isEmpty()));
+        if (!deliveries.readAs(one, said)) {
+            throw cannotBeTried();
+        }
+        return views.view(one);
+    }
+
+    private static ErrorResponseException cannotBeTried() {
+        return Problems.refused(
+                HttpStatus.CONFLICT,
+                "cannot-be-tried",
+                "This file is being read, or was taken already. Nothing was changed.");
     }
 
     @PostMapping("/{id}/take")

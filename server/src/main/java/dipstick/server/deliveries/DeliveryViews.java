@@ -64,6 +64,7 @@ class DeliveryViews {
             long headerLine,
             int rows,
             boolean known,
+            Proposal.ReadAs readAs,
             List<Proposal.Choice> choices,
             List<Proposal.Question> questions) {}
 
@@ -74,6 +75,14 @@ class DeliveryViews {
     record CountsView(int added, int changed, int unchanged) {}
 
     record BroughtView(CountsView people, CountsView events, int gone, int goneEvents, int unknownPeople, int erased) {}
+
+    /**
+     * Words that were never seen in a field.
+     *
+     * @param ofPeople whether it is a field of people, or one of records
+     * @param onFile the words that are on file
+     */
+    record NeverSeenView(boolean ofPeople, String field, List<String> words, List<String> onFile) {}
 
     /** @param id empty where the list is not shared with whoever asks */
     record EffectView(String id, String name, int joined, int left) {}
@@ -93,6 +102,8 @@ class DeliveryViews {
             BroughtView brought,
             List<Map<String, String>> first,
             List<String> strange,
+            List<NeverSeenView> neverSeen,
+
             List<EffectView> effects,
             Optional<String> takenBefore,
             boolean good) {}
@@ -157,6 +168,7 @@ class DeliveryViews {
                 proposal.headerLine(),
                 proposal.rows(),
                 found.known(),
+                proposal.readAs(),
                 proposal.choices(),
                 found.known() ? List.of() : proposal.questions());
     }
@@ -177,6 +189,9 @@ class DeliveryViews {
                 view(trial.brought()),
                 trial.first(),
                 trial.strange(),
+                trial.neverSeen().stream()
+                        .map(one -> new NeverSeenView(one.ofPeople(), one.field(), one.words(), one.onFile()))
+                        .toList(),
                 trial.effects().stream().map(this::view).toList(),
                 trial.takenBefore().map(Instant::toString),
                 trial.isGood());

@@ -132,6 +132,7 @@ class Incoming {
     private static List<String> whyToWait(State.Tried tried) {
         Trial trial = tried.trial();
         List<String> why = new ArrayList<>(trial.strange());
+        trial.neverSeen().forEach(one -> why.add(one.said()));
         if (trial.badRows() > 0) {
             why.add(trial.badRows() + (trial.badRows() == 1 ? " row" : " rows") + " cannot be read.");
         }

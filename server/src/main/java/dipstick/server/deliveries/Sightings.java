@@ -12,6 +12,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** What is odd about the records of a delivery, whatever is odd about its file. */
@@ -69,12 +71,8 @@ final class Sightings {
         }
     }
 
-    /**
-     * In sentences.
-     *
-     * @param people the words on file in a field of people, normalised; none where nothing is known of it
-     */
-    List<String> inWords(Function<String, Set<String>> people, Function<String, Set<String>> events) {
+    /** In sentences. */
+    List<String> inWords() {
         List<String> said = new ArrayList<>();
         if (withoutNames > 0 && withoutNames * 2 < this.people) {
             said.add(withoutNames + (withoutNames == 1 ? " person has" : " people have") + " no name.");
@@ -82,21 +80,35 @@ final class Sightings {
         if (ahead > 0) {
             said.add(ahead + (ahead == 1 ? " date is" : " dates are") + " in the future where none should be.");
         }
-        never(ofPeople, people, said);
-        never(ofEvents, events, said);
         return said;
     }
 
-    private static void never(Map<String, Set<String>> here, Function<String, Set<String>> onFile, List<String> said) {
-        here.forEach((field, words) -> {
-            Set<String> known = onFile.apply(field);
-            List<String> unknown = words.stream()
+    /**
+     * Words that are new in a field that has few.
+     *
+     * @param people the words on file in a field of people; none where nothing is known of it
+     */
+    List<Trial.NeverSeen> neverSeen(Function<String, Set<String>> people, Function<String, Set<String>> events) {
+        return Stream.concat(neverSeen(true, ofPeople, people), neverSeen(false, ofEvents, events))
+                .toList();
+    }
+
+    private static Stream<Trial.NeverSeen> neverSeen(
+            boolean isOfPeople, Map<String, Set<String>> here, Function<String, Set<String>> onFile) {
+        return here.entrySet().stream().flatMap(entry -> {
+            Set<String> written = onFile.apply(entry.getKey());
+            Set<String> known = written.stream().map(NormalText::of).collect(Collectors.toSet());
+            List<String> unknown = entry.getValue().stream()
                     .filter(word -> !known.isEmpty() && !known.contains(NormalText.of(word)))
                     .limit(MOST_TOLD)
                     .toList();
-            if (!unknown.isEmpty()) {
-                said.add("Never seen before as " + field + ": " + String.join(", ", unknown) + ".");
-            }
+            return unknown.isEmpty()
+                    ? Stream.empty()
+                    : Stream.of(new Trial.NeverSeen(
+                            isOfPeople,
+                            entry.getKey(),
+                            unknown,
+                            written.stream().sorted().limit(MOST_WORDS).toList()));
         });
     }
 }

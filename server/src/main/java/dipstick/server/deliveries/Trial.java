@@ -16,6 +16,7 @@ import java.util.Optional;
  * @param badRows rows of which something cannot be made
  * @param first of the records, as they would become
  * @param strange what is otherwise than the intake expects
+ * @param neverSeen words that were never in a field that has few
  * @param effects on the lists in force
  * @param takenBefore when the very same file was taken, if it was
  */
@@ -27,8 +28,27 @@ record Trial(
         Brought brought,
         List<Map<String, String>> first,
         List<String> strange,
+        List<NeverSeen> neverSeen,
+
         List<Effect> effects,
         Optional<Instant> takenBefore) {
+    /**
+     * Words that were never seen in a field; they may be those on file, written otherwise.
+     *
+     * @param ofPeople whether it is a field of people, or one of records
+     * @param onFile the words that are on file
+     */
+    record NeverSeen(boolean ofPeople, String field, List<String> words, List<String> onFile) {
+        NeverSeen {
+            words = List.copyOf(words);
+            onFile = List.copyOf(onFile);
+        }
+
+        String said() {
+            return "Never seen before as " + field + ": " + String.join(", ", words) + ".";
+        }
+    }
+
     /** @param first a few of them */
     record TroubleGroup(Trouble.Reason reason, int count, List<Trouble> first) {}
 

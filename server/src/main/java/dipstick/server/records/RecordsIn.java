@@ -8,7 +8,6 @@ import dipstick.core.records.FieldValue;
 import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
 import dipstick.core.records.RecordFields;
-import dipstick.core.text.NormalText;
 import dipstick.server.personal.Erased;
 import dipstick.server.records.RecordsWriter.Over;
 import java.io.IOException;
@@ -205,7 +204,7 @@ public class RecordsIn {
                 .orElse(Set.of());
     }
 
-    /** The words on file in a field of records, normalised. */
+    /** The words on file in a field of records. */
     public Set<String> wordsOfEvents(String field) {
         Population population = views.current().population();
         return population
@@ -219,7 +218,7 @@ public class RecordsIn {
 
     private static Set<String> words(Column column) {
         return column instanceof Column.OfText texts
-                ? texts.written().stream().map(NormalText::of).collect(Collectors.toUnmodifiableSet())
+                ? texts.written().stream().filter(word -> !word.isBlank()).collect(Collectors.toUnmodifiableSet())
                 : Set.of();
     }
 

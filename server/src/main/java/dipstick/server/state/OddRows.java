@@ -41,6 +41,13 @@ record OddRows(Population population, BitSet records, BitSet people) {
                         .mapToObj(this::ofRecord);
     }
 
+    /** All who are concerned. */
+    BitSet everybody() {
+        BitSet all = (BitSet) people.clone();
+        records.stream().map(population.events()::owner).forEach(all::set);
+        return all;
+    }
+
     private boolean maySee(int person, Colleague here) {
         return here.maySeePeopleOf(PersonLine.text(population, person, "provider"));
     }

@@ -141,6 +141,13 @@ class StateController {
         return table(without(kind, field), "blank " + field + " of " + (kind.isEmpty() ? "people" : kind));
     }
 
+    /** The lists whose criteria ask for the field, and how many of those without it are to check there. */
+    @GetMapping("/blank/lists")
+    List<States.Touched> blankLists(
+            @RequestParam @Size(max = 400) String kind, @RequestParam @Size(max = 200) String field) {
+        return states.askingFor(kind, field, without(kind, field).everybody());
+    }
+
     @GetMapping("/blank/file")
     ResponseEntity<String> blankFile(
             @RequestParam @Size(max = 400) String kind, @RequestParam @Size(max = 200) String field) {

@@ -3,6 +3,7 @@ package dipstick.server.state;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.population.Population;
+import dipstick.core.state.AskedFields;
 import dipstick.core.state.Oddity;
 import dipstick.core.state.RecordsState;
 import dipstick.core.state.Touching;
@@ -14,6 +15,7 @@ import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import dipstick.server.web.Problems;
 import java.time.LocalDate;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -71,14 +73,38 @@ class States {
             // Other records are shown by now; the next look says what they touch.
             return _ -> List.of();
         }
-        List<ListRead> lists = sets.inForce().stream()
-                .filter(set -> sharing.here(set.id()).includes(Right.VIEW))
-                .flatMap(set -> read(set, evaluator).stream())
-                .toList();
+        List<ListRead> lists = listsHere(evaluator);
         return oddity -> lists.stream()
                 .filter(list -> Touching.touches(oddity, list.reading(), evaluator))
                 .map(list -> new Touched(
                         list.set().id(), list.set().publishedName(), Touching.toCheck(oddity, list.reading())))
+                .toList();
+    }
+
+    /**
+     * The lists that whoever is signed in may see and that ask for a field.
+     *
+     * @param kind of the records; empty for people
+     * @param without those in whom, or in records of whom, it is blank
+     */
+    List<Touched> askingFor(String kind, String field, BitSet without) {
+        Evaluator evaluator = evaluators.asOf(Optional.empty());
+        return listsHere(evaluator).stream()
+                .filter(list -> kind.isEmpty()
+                        ? AskedFields.ofPeople(list.reading().set(), field)
+                        : AskedFields.ofRecords(list.reading().set(), kind, field))
+                .map(list -> {
+                    BitSet toCheck = list.reading().list().unsure();
+                    toCheck.and(without);
+                    return new Touched(list.set().id(), list.set().publishedName(), toCheck.cardinality());
+                })
+                .toList();
+    }
+
+    private List<ListRead> listsHere(Evaluator evaluator) {
+        return sets.inForce().stream()
+                .filter(set -> sharing.here(set.id()).includes(Right.VIEW))
+                .flatMap(set -> read(set, evaluator).stream())
                 .toList();
     }
 

@@ -2,6 +2,7 @@ package dipstick.server.termsets;
 
 import dipstick.core.criteria.CriteriaSource;
 import dipstick.core.criteria.InvalidCriteria;
+import dipstick.server.criteria.Copies;
 import java.time.Instant;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -28,8 +29,8 @@ record SharedTermSet(
         return parse(leftOut);
     }
 
-    boolean says(JsonNode termSet) {
-        return name.equals(termSet.path("name").asString(id)) && parse(members).equals(termSet.path("members"));
+    Copies copies() {
+        return new Copies("termSets", inDocument());
     }
 
     private JsonNode parse(String json) {

@@ -7,6 +7,7 @@ import dipstick.core.evaluate.Evaluator;
 import dipstick.core.population.Events;
 import dipstick.core.terms.Terms;
 import dipstick.server.accounts.Accounts;
+import dipstick.server.criteria.CopiesChanged;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.ListsOutdated;
@@ -47,7 +48,7 @@ import tools.jackson.databind.node.ObjectNode;
 @RestController
 class TermSetController {
     private final TermSets termSets;
-    private final Effects effects;
+    private final CopiesChanged copies;
     private final CriteriaSets sets;
     private final Evaluators evaluators;
     private final Accounts accounts;
@@ -55,13 +56,13 @@ class TermSetController {
 
     TermSetController(
             TermSets termSets,
-            Effects effects,
+            CopiesChanged copies,
             CriteriaSets sets,
             Evaluators evaluators,
             Accounts accounts,
             ApplicationEventPublisher events) {
         this.termSets = termSets;
-        this.effects = effects;
+        this.copies = copies;
         this.sets = sets;
         this.evaluators = evaluators;
         this.accounts = accounts;
@@ -143,9 +144,9 @@ class TermSetController {
 
     /** What changing it would do to the lists of the sets that hold it. */
     @PostMapping("/api/term-sets/{id}/effects")
-    List<Effects.Effect> effects(@PathVariable String id, @Valid @RequestBody TermSetChange change) {
+    List<CopiesChanged.Effect> effects(@PathVariable String id, @Valid @RequestBody TermSetChange change) {
         SharedTermSet next = checked(id, change);
-        return effects.of(termSets.get(id), next.inDocument());
+        return copies.effects(termSets.get(id).copies(), next.inDocument());
     }
 
     /** Changes it, in all the sets that hold it; without If-Match it is new. */

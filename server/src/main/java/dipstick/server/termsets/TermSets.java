@@ -3,12 +3,12 @@ package dipstick.server.termsets;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
+import dipstick.server.criteria.CopiesChanged;
 import dipstick.server.criteria.CriteriaPublished;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.practice.Today;
 import dipstick.server.web.Problems;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.boot.context.event.ApplicationStartedEvent;
@@ -18,9 +18,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.ErrorResponseException;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.JsonNodeFactory;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The term sets that are shared. One comes to be shared when a set that holds it is published; a document whose copy
@@ -30,13 +27,21 @@ import tools.jackson.databind.node.ObjectNode;
 class TermSets {
     private final TermSetMapper termSets;
     private final CriteriaSets sets;
+    private final CopiesChanged copies;
     private final Accounts accounts;
     private final AuditLog audit;
     private final Today today;
 
-    TermSets(TermSetMapper termSets, CriteriaSets sets, Accounts accounts, AuditLog audit, Today today) {
+    TermSets(
+            TermSetMapper termSets,
+            CriteriaSets sets,
+            CopiesChanged copies,
+            Accounts accounts,
+            AuditLog audit,
+            Today today) {
         this.termSets = termSets;
         this.sets = sets;
+        this.copies = copies;
         this.accounts = accounts;
         this.audit = audit;
         this.today = today;
@@ -60,29 +65,7 @@ class TermSets {
 
     /** The sets that hold this term set as it is shared, in what is published or in what is being changed. */
     List<SavedSet> holders(SharedTermSet termSet) {
-        return sets.all().stream()
-                .filter(set -> (set.isPublished() && holds(set.json(), termSet)) || holds(set.latest(), termSet))
-                .toList();
-    }
-
-    private static boolean holds(JsonNode document, SharedTermSet termSet) {
-        return document.path("termSets").valueStream().anyMatch(one -> isCopy(one, termSet));
-    }
-
-    private static boolean isCopy(JsonNode one, SharedTermSet termSet) {
-        return one.path("id").asString("").equals(termSet.id()) && termSet.says(one);
-    }
-
-    /** The document with its copies of one term set replaced by another; the same where it has none. */
-    static JsonNode withCopy(JsonNode document, SharedTermSet from, JsonNode to) {
-        if (!holds(document, from)) {
-            return document;
-        }
-        ArrayNode copies = JsonNodeFactory.instance.arrayNode();
-        document.path("termSets").forEach(one -> copies.add(isCopy(one, from) ? to : one));
-        ObjectNode changed = ((ObjectNode) document).deepCopy();
-        changed.set("termSets", copies);
-        return changed;
+        return copies.holders(termSet.copies());
     }
 
     /** What a change of a term set did to the sets that hold it. */
@@ -109,13 +92,8 @@ class TermSets {
         }
         termSets.insertVersion(saved);
         audit.record(who, Act.TERM_SET_SAVED, saved.id() + ", version " + saved.version());
-        List<CriteriaSets.Rewritten> rewritten = new ArrayList<>();
         String note = "The term set “" + saved.name() + "” was changed";
-        for (SavedSet set : holders(old)) {
-            sets.rewrite(set, document -> withCopy(document, old, saved.inDocument()), note, who)
-                    .ifPresent(rewritten::add);
-        }
-        return new Saved(saved, rewritten);
+        return new Saved(saved, copies.replace(old.copies(), saved.inDocument(), note, who));
     }
 
     /** Stops sharing a term set. The sets that hold it keep their copies. */

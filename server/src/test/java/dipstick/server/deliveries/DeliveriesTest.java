@@ -6,6 +6,7 @@ import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Visitor;
 import dipstick.server.accounts.Role;
+import java.nio.charset.Charset;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Map;
@@ -115,6 +116,60 @@ class DeliveriesTest {
                         .type())
                 .isEqualTo("urn:dipstick:invalid-intake");
         assertThat(orla.get("/api/intakes").json()).hasSize(1);
+    }
+
+    @Test
+    void letters_and_separators_that_were_taken_for_others_are_said_otherwise_and_stay_so_next_week() throws Exception {
+        byte[] file = "Patient ID;Surname;Town\np1;Żółć;Łąka\np2;Marl;Ves\n".getBytes(Charset.forName("windows-1250"));
+        JsonNode tried = sent.file("poles.csv", file);
+        assertThat(tried.at("/found/readAs/separator").asString()).isEqualTo(";");
+        assertThat(tried.at("/trial/first/0").toString()).doesNotContain("Żółć");
+        JsonNode anew = sent.settled(orla.put(
+                        Sent.address(tried) + "/reading",
+                        "{\"encoding\": \"windows-1250\", \"separator\": \"\", \"sheet\": \"\"}",
+                        "")
+                .json());
+        assertThat(anew.at("/trial/first/0").toString()).contains("Żółć", "Łąka");
+        assertThat(anew.at("/intake/table/encoding").asString()).isEqualTo("windows-1250");
+        sent.take(anew);
+        assertThat(sent.file("poles.csv", file)
+                        .at("/trial/brought/people/unchanged")
+                        .asInt())
+                .isEqualTo(2);
+
+        JsonNode wrong = sent.settled(orla.put(
+                        Sent.address(sent.file("x.csv", "Patient ID,Surname\n1,Marl\n")) + "/reading",
+                        "{\"encoding\": \"no such\", \"separator\": \"\", \"sheet\": \"\"}",
+                        "")
+                .json());
+        assertThat(wrong.get("stage").asString()).isEqualTo("FAILED");
+        assertThat(wrong.get("reason").asString()).startsWith("There is no encoding “no such”.");
+        JsonNode back = sent.settled(orla.put(
+                        Sent.address(wrong) + "/reading",
+                        "{\"encoding\": \"\", \"separator\": \"\", \"sheet\": \"\"}",
+                        "")
+                .json());
+        assertThat(back.get("stage").asString())
+                .as("what was wrong is said otherwise")
+                .isEqualTo("TRIED");
+    }
+
+    @Test
+    void a_word_never_seen_before_is_told_with_those_on_file_and_taken_for_one_of_them() throws Exception {
+        People.bringIn(orla, "PEOPLE", "id,family_name,status\nw1,Marl,active\nw2,Vask,moved away\n");
+        String header = "Patient ID,Surname,Status\n";
+        sent.take(sent.file("members.csv", header + "w1,Marl,active\n"));
+        JsonNode tried = sent.file("members.csv", header + "w1,Marl,ACT\nw2,Vask,moved away\n");
+        assertThat(tried.at("/trial/neverSeen").toString())
+                .isEqualTo(
+                        "[{\"ofPeople\":true,\"field\":\"status\",\"words\":[\"ACT\"],\"onFile\":[\"active\",\"moved away\"]}]");
+        ObjectNode intake = (ObjectNode) tried.get("intake");
+        ((ObjectNode) intake.at("/people/fields/status")).putObject("values").put("ACT", "active");
+        JsonNode mended = sent.settled(
+                orla.put(Sent.address(tried) + "/intake", intake.toString(), "").json());
+        assertThat(mended.at("/trial/neverSeen")).isEmpty();
+        assertThat(Sent.counts(mended.at("/trial/brought")))
+                .isEqualTo("people 0 new 0 changed, events 0 new 0 changed");
     }
 
     @Test

@@ -9,6 +9,7 @@ import dipstick.server.SetClock;
 import dipstick.server.accounts.Role;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterAll;
@@ -112,6 +113,33 @@ class StateTest {
                         .get("total")
                         .asInt())
                 .isZero();
+    }
+
+    @Test
+    void what_is_blank_names_the_lists_that_ask_for_it_and_how_many_are_to_check_there() throws Exception {
+        assertThat(orla.get("/api/records/state/blank/lists?kind=&field=birth_date")
+                        .json()
+                        .valueStream()
+                        .map(JsonNode::toString))
+                .containsExactlyInAnyOrder(
+                        "{\"set\":\"asks\",\"name\":\"Asks for potassium\",\"toCheck\":1}",
+                        "{\"set\":\"other\",\"name\":\"Asks for other things\",\"toCheck\":1}");
+        assertThat(orla.get("/api/records/state/blank/lists?kind=&field=provider")
+                        .json())
+                .isEmpty();
+        assertThat(asking("result", "value")).containsExactly("asks");
+        assertThat(asking("result", "code")).containsExactly("asks");
+        assertThat(asking("result", "on")).containsExactly("asks");
+        assertThat(asking("visit", "on")).containsExactlyInAnyOrder("asks", "other");
+        assertThat(asking("visit", "value")).isEmpty();
+    }
+
+    private static List<String> asking(String kind, String field) throws Exception {
+        return orla.get("/api/records/state/blank/lists?kind=" + kind + "&field=" + field)
+                .json()
+                .valueStream()
+                .map(one -> one.get("set").asString())
+                .toList();
     }
 
     @Test

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { emptyDocument } from './document'
+import { emptyDocument } from '../document'
 import { pastedOf, problemOf, putRoster, rostersOf, rowsOf } from './rosters'
 
 it('reads rows as a spreadsheet gives them, and writes them the same', () => {

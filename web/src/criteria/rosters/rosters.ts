@@ -1,4 +1,4 @@
-import { withOne, type CriteriaDocument, type JsonObject } from './document'
+import { withOne, type CriteriaDocument, type JsonObject } from '../document'
 
 /** People who are named one by one: the person fields of the key, and a row of values for each. */
 export interface Roster extends JsonObject {

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import { fieldWords } from '@/fields'
-import type { Schemas } from '@/api/client'
+import { sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { useSession } from '@/session'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import MultiSelect from 'primevue/multiselect'
+import Select from 'primevue/select'
 import Textarea from 'primevue/textarea'
 import { computed, ref, watch } from 'vue'
-import { firstFree, slug } from './document'
+import { firstFree, slug } from '../document'
 import { pastedOf, problemOf, rowsOf, type Roster } from './rosters'
+import { addressOf, copyOf, rosterOf, rostersQuery } from './shared'
 
 /** People who are named one by one, as they are pasted from a spreadsheet. */
 const visible = defineModel<boolean>('visible', { required: true })
@@ -26,8 +30,48 @@ const name = ref('')
 const key = ref<string[]>([])
 const pasted = ref('')
 
+const session = useSession()
+const queries = useQueryClient()
+const { data: all } = useQuery(rostersQuery)
+/** Those that may be taken into this document. */
+const offered = computed(() => (all.value ?? []).filter((one) => !taken.has(one.id)))
+/** The shared one of which this may be a copy. */
+const shared = computed(() => all.value?.find((one) => one.id === roster?.id))
+const said = ref('')
+const refused = ref('')
+
+async function act(what: () => Promise<void>) {
+  said.value = ''
+  refused.value = ''
+  try {
+    await what()
+  } catch (failure) {
+    refused.value = sentenceOf(failure)
+  }
+}
+
+const take = (id: string) =>
+  act(async () => {
+    emit('save', copyOf(await rosterOf(id), session.today))
+    visible.value = false
+  })
+
+const share = (own: Roster) =>
+  act(async () => {
+    await sendJson('PUT', addressOf(own.id), {
+      name: own.name,
+      key: own.key,
+      rows: own.rows.map((cells) => ({ cells, until: '' })),
+      until: '',
+    })
+    said.value = 'Shared. Other sets can take it now; a file can replace it, in Records.'
+    await queries.invalidateQueries({ queryKey: ['rosters'] })
+  })
+
 watch(visible, (shown) => {
   if (shown) {
+    said.value = ''
+    refused.value = ''
     name.value = roster?.name ?? ''
     key.value = roster?.key ?? ['id']
     pasted.value = pastedOf(roster?.rows ?? [])
@@ -59,6 +103,22 @@ function save() {
     :style="{ width: '640px' }"
   >
     <form class="roster" @submit.prevent="save">
+      <div v-if="!roster && offered.length" class="take">
+        <span id="roster-shared">Take one that is shared</span>
+        <Select
+          :options="offered"
+          option-label="name"
+          option-value="id"
+          placeholder="Choose, or make a new one below"
+          fluid
+          aria-labelledby="roster-shared"
+          @update:model-value="take($event as string)"
+        />
+      </div>
+      <p v-if="shared" class="quiet">
+        “{{ shared.name }}” is shared. Changed here, it is this set’s own; in Records it is changed
+        for all sets that hold it.
+      </p>
       <label>
         What it is called
         <InputText v-model="name" fluid placeholder="No letters, please" />
@@ -82,7 +142,15 @@ function save() {
       </label>
       <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
       <p v-else class="quiet" role="status">{{ rows.length }} rows</p>
+      <p v-if="refused" class="notice" role="alert">{{ refused }}</p>
+      <p v-if="said" role="status">{{ said }}</p>
       <div class="end">
+        <Button
+          v-if="roster && !shared"
+          outlined
+          label="Share it with other sets"
+          @click="share(roster)"
+        />
         <Button text label="Cancel" @click="visible = false" />
         <Button type="submit" label="Use it" :disabled="!complete" />
       </div>

@@ -1,49 +1,52 @@
-package dipstick.server.termsets;
+package dipstick.server.criteria;
 
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
-import dipstick.server.criteria.CriteriaSets;
-import dipstick.server.criteria.Evaluators;
-import dipstick.server.criteria.SavedSet;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
 
-/** What changing a term set would do to the lists of the sets that hold it, before it is done. */
+/** Changes what sets share in every set that holds a copy, and tells before what that would do to their lists. */
 @Component
-class Effects {
-    private final TermSets termSets;
+public class CopiesChanged {
     private final CriteriaSets sets;
     private final Evaluators evaluators;
     private final Sharing sharing;
 
-    Effects(TermSets termSets, CriteriaSets sets, Evaluators evaluators, Sharing sharing) {
-        this.termSets = termSets;
+    CopiesChanged(CriteriaSets sets, Evaluators evaluators, Sharing sharing) {
         this.sets = sets;
         this.evaluators = evaluators;
         this.sharing = sharing;
     }
 
+    /** The sets that hold a copy. */
+    public List<SavedSet> holders(Copies copies) {
+        return sets.all().stream().filter(copies::areIn).toList();
+    }
+
     /**
-     * A set that holds the term set, and its list as it is and as it would be.
+     * A set that holds a copy, and its list as it is and as it would be.
      *
      * @param id empty where the set is not shared with whoever asks
      * @param published whether its list would change; what is only being changed has none yet
      */
-    record Effect(String id, String name, boolean published, int on, int joined, int left) {}
+    public record Effect(String id, String name, boolean published, int on, int joined, int left) {}
 
-    List<Effect> of(SharedTermSet old, JsonNode next) {
+    /** What replacing the copies would do. */
+    public List<Effect> effects(Copies copies, JsonNode by) {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
         List<Effect> effects = new ArrayList<>();
-        for (SavedSet set : termSets.holders(old)) {
+        for (SavedSet set : holders(copies)) {
             JsonNode document = set.isPublished() ? set.json() : set.latest();
             boolean shared = sharing.here(set.id()).includes(Right.VIEW);
             Optional<Reading> before = sets.readingOf(document, evaluator);
-            Optional<Reading> after = sets.readingOf(TermSets.withCopy(document, old, next), evaluator);
+            Optional<Reading> after = sets.readingOf(copies.replaced(document, by), evaluator);
             effects.add(new Effect(
                     shared ? set.id() : "",
                     shared ? set.name() : "a set that is not shared with you",
@@ -59,5 +62,16 @@ class Effects {
         return one.isPresent() && other.isPresent()
                 ? one.get().onListAndNotAt(other.get()).cardinality()
                 : 0;
+    }
+
+    /**
+     * Replaces the copies, within the transaction that is going on and holds the sets: each set that is published gets a new
+     * version.
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public List<CriteriaSets.Rewritten> replace(Copies copies, JsonNode by, String note, String who) {
+        return holders(copies).stream()
+                .flatMap(set -> sets.rewrite(set, document -> copies.replaced(document, by), note, who).stream())
+                .toList();
     }
 }

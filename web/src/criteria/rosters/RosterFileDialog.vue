@@ -1,0 +1,280 @@
+<script setup lang="ts">
+import { ifMatch, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
+import { firstFree, slug } from '../document'
+import { fromIso, toIso } from '@/days'
+import { fieldWords } from '@/fields'
+import { OpenDates } from '@/files'
+import { count } from '@/stick'
+import { Veiled } from '@/veil'
+import Button from 'primevue/button'
+import DatePicker from 'primevue/datepicker'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import MultiSelect from 'primevue/multiselect'
+import Select from 'primevue/select'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { addressOf, firstKey, ofKey, onlyIn, rosterOf, ROSTERS, type SharedRoster } from './shared'
+
+/** A file as a new roster, or in place of what a roster holds; nothing is kept before it is said so. */
+const { file, roster, taken } = defineProps<{
+  file: File
+  /** The one that the file replaces; nothing for a new one. */
+  roster: SharedRoster | undefined
+  /** The ids that other rosters have. */
+  taken: Set<string>
+}>()
+const emit = defineEmits<{ close: []; saved: [name: string] }>()
+
+const read = shallowRef<Schemas['RosterRead']>()
+const before = shallowRef<Schemas['RosterView']>()
+const effects = shallowRef<Schemas['Effect'][]>()
+const name = ref(roster?.name ?? file.name.replace(/\.[^.]*$/, ''))
+const key = ref<string[]>(roster?.key ?? [])
+const until = ref(roster?.until ?? '')
+/** The column that says until when a row holds; undefined until somebody chooses. */
+const untilColumn = ref<string>()
+const dates = ref('')
+const refused = ref('')
+const busy = ref(false)
+const reading = useNewest()
+const telling = useNewest()
+
+const fields = computed(() =>
+  (read.value?.fields ?? []).map((field) => ({ field, label: fieldWords(field) })),
+)
+const untilChoices = computed(() => {
+  const columns = [read.value?.until ?? '', ...(read.value?.days ?? [])].filter(Boolean)
+  return [
+    { column: '', label: 'no column' },
+    ...columns.map((one) => ({ column: one, label: one })),
+  ]
+})
+const made = computed(() => read.value && ofKey(read.value, key.value))
+const change = computed(() => ({
+  name: name.value.trim(),
+  key: key.value,
+  rows: made.value?.rows ?? [],
+  until: until.value,
+  intake: read.value?.intake,
+}))
+const joined = computed(() => onlyIn(change.value.rows, before.value?.rows ?? []))
+const left = computed(() => onlyIn(before.value?.rows ?? [], change.value.rows))
+const complete = computed(
+  () =>
+    change.value.name !== '' &&
+    key.value.length > 0 &&
+    change.value.rows.length > 0 &&
+    !reading.asking.value &&
+    (roster === undefined || before.value !== undefined),
+)
+
+onMounted(async () => {
+  void readFile()
+  if (roster) {
+    try {
+      before.value = await rosterOf(roster.id)
+    } catch (failure) {
+      refused.value = sentenceOf(failure)
+    }
+  }
+})
+
+watch([untilColumn, dates], () => readFile())
+
+function readFile(): Promise<void> {
+  const how = new URLSearchParams({ name: file.name })
+  if (roster?.fromFile) {
+    how.set('roster', roster.id)
+  }
+  if (untilColumn.value !== undefined) {
+    how.set('until', untilColumn.value)
+  }
+  if (dates.value) {
+    how.set('dates', dates.value)
+  }
+  return reading.ask(
+    (signal) =>
+      send<Schemas['RosterRead']>(`${ROSTERS}/file?${how.toString()}`, {
+        method: 'POST',
+        body: file,
+        headers: { 'Content-Type': 'application/octet-stream' },
+        signal,
+      }),
+    (answer) => {
+      read.value = answer
+      const known = key.value.filter((field) => answer.fields.includes(field))
+      key.value = known.length ? known : firstKey(answer.fields)
+    },
+  )
+}
+
+watch([change, complete], () => {
+  effects.value = undefined
+  if (roster && complete.value) {
+    void telling.ask(
+      (signal) =>
+        sendJson<Schemas['Effect'][]>('POST', `${addressOf(roster.id)}/effects`, change.value, {
+          signal,
+        }),
+      (answer) => {
+        effects.value = answer
+      },
+    )
+  }
+})
+
+async function save() {
+  busy.value = true
+  refused.value = ''
+  const id = roster?.id ?? firstFree(slug(change.value.name) || 'roster', taken)
+  try {
+    await sendJson('PUT', addressOf(id), change.value, roster ? ifMatch(roster.version) : {})
+    emit('saved', change.value.name)
+  } catch (failure) {
+    refused.value = sentenceOf(failure)
+  }
+  busy.value = false
+}
+</script>
+
+<template>
+  <Dialog
+    visible
+    modal
+    :header="roster ? `${roster.name}: replaced by ${file.name}` : `A roster of ${file.name}`"
+    :style="{ width: '44rem' }"
+    @update:visible="emit('close')"
+  >
+    <form class="from-file" @submit.prevent="save">
+      <p v-if="reading.problem.value" class="notice" role="alert">{{ reading.problem.value }}</p>
+      <p v-else-if="!read" role="status">Reading {{ file.name }} …</p>
+      <template v-else>
+        <label>
+          What it is called
+          <InputText v-model="name" fluid />
+        </label>
+        <div v-if="!roster">
+          <span id="roster-file-key">People are known by</span>
+          <MultiSelect
+            v-model="key"
+            :options="fields"
+            option-label="label"
+            option-value="field"
+            fluid
+            display="chip"
+            aria-labelledby="roster-file-key"
+          />
+        </div>
+        <div class="ends">
+          <div>
+            <label for="roster-until">All of it holds until</label>
+            <DatePicker
+              :model-value="fromIso(until)"
+              date-format="d M yy"
+              input-id="roster-until"
+              show-button-bar
+              placeholder="taken away"
+              @update:model-value="until = $event instanceof Date ? toIso($event) : ''"
+            />
+          </div>
+          <div v-if="!roster && untilChoices.length > 1">
+            <span id="roster-file-until">Each row until the day in</span>
+            <Select
+              :model-value="untilColumn ?? read.until"
+              :options="untilChoices"
+              option-label="label"
+              option-value="column"
+              placeholder="no column"
+              aria-labelledby="roster-file-until"
+              @update:model-value="untilColumn = $event as string"
+            />
+          </div>
+        </div>
+        <OpenDates v-if="read.openDates" @chosen="dates = $event" />
+        <section aria-label="What is in the file">
+          <p role="status">
+            {{ read.format }}: <strong>{{ count(change.rows.length) }}</strong>
+            {{ change.rows.length === 1 ? 'row' : 'rows'
+            }}<template v-if="before"
+              >, {{ count(joined) }} new; {{ count(left) }} of before are gone</template
+            >.
+            <template v-if="made?.incomplete">
+              {{ count(made.incomplete) }} left out: a field is blank by which people are known.
+            </template>
+          </p>
+          <p v-if="read.leftOut" class="notice">
+            {{ count(read.leftOut) }}
+            {{ read.leftOut === 1 ? 'row is left out, since it' : 'rows are left out, since they' }}
+            cannot be read. {{ read.troubles[0] }}
+          </p>
+          <p v-if="key.length && change.rows.length === 0" class="notice">
+            No row would be on it as it stands.
+          </p>
+          <table v-if="change.rows.length" class="on-sheet">
+            <thead>
+              <tr>
+                <th v-for="field in key" :key="field">{{ fieldWords(field) }}</th>
+                <th>until</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="row in change.rows.slice(0, 4)" :key="row.cells.join()">
+                <td v-for="(cell, at) in row.cells" :key="at">
+                  <Veiled :text="cell" :what="fieldWords(key[at] ?? '')" />
+                </td>
+                <td>{{ row.until }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+        <section v-if="roster" aria-label="What it does to lists">
+          <p v-if="telling.problem.value" class="notice" role="alert">
+            {{ telling.problem.value }}
+          </p>
+          <p v-else-if="!effects" class="quiet">Counting what it does to lists …</p>
+          <p v-else-if="effects.length === 0" class="quiet">No set holds it.</p>
+          <ul v-else>
+            <li v-for="effect in effects" :key="effect.id + effect.name">
+              <em>{{ effect.name }}</em>: {{ count(effect.joined) }} join,
+              {{ count(effect.left) }} leave<template v-if="!effect.published">
+                (not published yet)</template
+              >
+            </li>
+          </ul>
+        </section>
+      </template>
+      <p v-if="refused" class="notice" role="alert">{{ refused }}</p>
+      <div class="end">
+        <Button text label="Leave it" @click="emit('close')" />
+        <Button
+          type="submit"
+          :label="roster ? 'Replace it in every set' : 'Share this roster'"
+          :disabled="!complete || busy"
+        />
+      </div>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+.from-file {
+  display: grid;
+  gap: 12px;
+}
+
+.ends > div {
+  display: grid;
+}
+
+.ends,
+.end {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 24px;
+}
+
+.end {
+  justify-content: end;
+}
+</style>

@@ -1,0 +1,1 @@
+export { default as SideBySidePage } from './SideBySidePage.vue'

@@ -67,7 +67,7 @@ record DataFolder(Path path, DatabaseKey key) {
     }
 
     private static String url(Path folder) {
-        return "jdbc:h2:file:" + folder.resolve("records").toAbsolutePath();
+        return "jdbc:h2:file:" + folder.resolve("records").toAbsolutePath() + ";TRACE_LEVEL_FILE=0";
     }
 
     /**
@@ -78,7 +78,7 @@ record DataFolder(Path path, DatabaseKey key) {
     void prepare(int newest) {
         try {
             Files.createDirectories(path);
-            removeHalfWritten();
+            removeLeftovers();
             keepToOneself();
         } catch (IOException unwritable) {
             throw unwritable(unwritable);
@@ -117,9 +117,9 @@ record DataFolder(Path path, DatabaseKey key) {
         }
     }
 
-    /** What a backup left that was killed in the middle. */
-    private void removeHalfWritten() throws IOException {
-        try (DirectoryStream<Path> parts = Files.newDirectoryStream(path, "backup*.part")) {
+    /** What a backup left that was killed in the middle, and what earlier versions wrote of failed statements, values too. */
+    private void removeLeftovers() throws IOException {
+        try (DirectoryStream<Path> parts = Files.newDirectoryStream(path, "{backup*.part,records.trace.db*}")) {
             for (Path part : parts) {
                 Files.delete(part);
             }

@@ -22,6 +22,8 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.springframework.jdbc.BadSqlGrammarException;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** A backup while it runs and while it does not, brought back, and all that a server does not start over. */
@@ -126,6 +128,20 @@ class BackupTest {
         }
         assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(folder.resolve("practice"))))
                 .isEqualTo("rwx------");
+    }
+
+    @Test
+    void a_statement_that_fails_leaves_none_of_its_values_in_a_file() throws Exception {
+        server("practice").stop();
+        Path data = folder.resolve("practice");
+        Path trace = data.resolve("records.trace.db");
+        Files.writeString(trace, "what an earlier version traced");
+        RunningServer server = server("practice");
+        assertThat(trace).doesNotExist();
+        assertThatThrownBy(() -> server.bean(JdbcTemplate.class).execute("SELECT nothing FROM nowhere"))
+                .isInstanceOf(BadSqlGrammarException.class);
+        server.stop();
+        assertThat(trace).doesNotExist();
     }
 
     @Test

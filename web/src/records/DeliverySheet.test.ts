@@ -4,7 +4,7 @@ import { afterEach, expect, it } from 'vitest'
 import DeliverySheet from './DeliverySheet.vue'
 import NeverSeen from './NeverSeen.vue'
 import ReadAs from './ReadAs.vue'
-import type { DeliveryView } from './imports'
+import type { DeliveryView } from './deliveries'
 
 const none = { added: 0, changed: 0, unchanged: 0 }
 const TRIAL = {

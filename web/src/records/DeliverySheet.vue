@@ -4,16 +4,21 @@ import { timeWords } from '@/days'
 import { DateOrder } from '@/files'
 import { count } from '@/stick'
 import Button from 'primevue/button'
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import ColumnsTable from './ColumnsTable.vue'
 import FirstRecords from './FirstRecords.vue'
+import HowFar from './HowFar.vue'
+import KeptOtherwise from './KeptOtherwise.vue'
 import NeverSeen from './NeverSeen.vue'
 import ReadAs from './ReadAs.vue'
-import { isWorking, untilSettled, type DeliveryView } from './imports'
+import WhatIsWrong from './WhatIsWrong.vue'
+import WhatItMeans from './WhatItMeans.vue'
+import WhoseRows from './WhoseRows.vue'
+
+import { isWorking, untilSettled, type DeliveryView } from './deliveries'
 import {
   amount,
   kindOfRecords,
-  mayBeBlank,
   withBlank,
   withDates,
   withDecimal,
@@ -26,7 +31,7 @@ import {
 
 /** A file of another system: what it means, what it would change, what is wrong with it; taken or left. */
 const { delivery } = defineProps<{ delivery: DeliveryView }>()
-const emit = defineEmits<{ taken: []; left: [] }>()
+const emit = defineEmits<{ taken: []; left: []; working: [now: boolean] }>()
 
 const KINDS = [
   'appointment',
@@ -46,17 +51,21 @@ const address = computed(() => `/api/deliveries/${delivery.id}`)
 const found = computed(() => view.value.found)
 const trial = computed(() => view.value.trial)
 const intake = computed(() => view.value.intake as Intake | undefined)
-const wrong = computed(() =>
-  troubles((reason) => reason !== 'PASSED_OVER' && reason !== 'LEFT_BLANK'),
-)
-const leftBlank = computed(() => troubles((reason) => reason === 'LEFT_BLANK'))
-const passedOver = computed(() => troubles((reason) => reason === 'PASSED_OVER'))
+
 const working = computed(() => isWorking(view.value.stage))
 const open = computed(() => (view.value.stage === 'TRIED' || working.value) && found.value)
 const decided = ref(new Set<string>())
 const mayBeReadAnew = computed(() => view.value.stage !== 'TAKING' && view.value.stage !== 'TAKEN')
 const questions = computed(() =>
   (found.value?.questions ?? []).filter((one) => !decided.value.has(one.what)),
+)
+
+watch(
+  working,
+  (now) => {
+    emit('working', now)
+  },
+  { immediate: true },
 )
 
 onMounted(() => follow())
@@ -134,10 +143,6 @@ async function leave() {
   emit('left')
 }
 
-function troubles(ofReason: (reason: Schemas['TroublesView']['reason']) => boolean) {
-  return (trial.value?.troubles ?? []).filter((group) => ofReason(group.reason))
-}
-
 function counts(of: Schemas['CountsView']): string {
   return `${count(of.added)} new, ${count(of.changed)} changed, ${count(of.unchanged)} unchanged`
 }
@@ -158,6 +163,9 @@ function counts(of: Schemas['CountsView']): string {
             >; {{ count(view.trial.badRows) }} rows left out</template
           ><template v-if="view.taken.gone"
             >; {{ count(view.taken.gone) }} people are not on file any more</template
+          ><template v-if="view.taken.otherwise"
+            >; {{ count(view.taken.otherwise) }} values stay as another source brought
+            them</template
           >. The next file of this kind is known by its columns.
         </p>
         <p v-if="view.reason" class="notice">{{ view.reason }}</p>
@@ -166,6 +174,12 @@ function counts(of: Schemas['CountsView']): string {
         <strong>{{ view.fileName }} cannot be taken.</strong> {{ view.reason }}
       </p>
     </div>
+
+    <HowFar
+      v-if="found && (view.stage === 'TRYING' || view.stage === 'TAKING')"
+      :done="view.rowsRead"
+      :of="found.rows"
+    />
 
     <ReadAs
       v-if="mayBeReadAnew && found"
@@ -276,60 +290,17 @@ function counts(of: Schemas['CountsView']): string {
             />
             <Button v-if="!working" text label="Leave it" @click="leave" />
           </div>
-          <section v-if="trial && wrong.length" aria-label="What is wrong">
-            <h2>
-              What is wrong: {{ count(trial.badRows) }} {{ trial.badRows === 1 ? 'row' : 'rows' }}
-            </h2>
-            <p class="quiet">
-              These rows are left out if you take the file.
-              <a :href="`${address}/problems`" download>Download all of them</a>
-            </p>
-            <table>
-              <thead>
-                <tr>
-                  <th class="number">Rows</th>
-                  <th>First in line</th>
-                  <th>Column</th>
-                  <th>What is wrong</th>
-                </tr>
-              </thead>
-              <tbody>
-                <tr v-for="group in wrong" :key="`${group.reason} ${group.first[0]?.column ?? ''}`">
-                  <td class="number">{{ count(group.count) }}</td>
-                  <td>{{ group.first.map((one) => one.line).join(', ') }}</td>
-                  <td>{{ group.first[0]?.column }}</td>
-                  <td>
-                    {{ group.first[0]?.said }}
-                    <button
-                      v-if="intake && group.first[0] && mayBeBlank(intake, group.first[0].column)"
-                      type="button"
-                      class="word"
-                      :disabled="working"
-                      @click="mend(withBlank(intake, group.first[0].column))"
-                    >
-                      Leave these cells blank
-                    </button>
-                  </td>
-                </tr>
-              </tbody>
-            </table>
-          </section>
-          <section v-if="leftBlank.length" aria-label="Left blank">
-            <h2>Left blank</h2>
-            <ul class="does">
-              <li v-for="group in leftBlank" :key="group.first[0]?.column">
-                {{ count(group.count) }} × {{ group.first[0]?.column }}: {{ group.first[0]?.said }}
-              </li>
-            </ul>
-          </section>
-          <section v-if="passedOver.length" aria-label="Passed over">
-            <h2>Passed over</h2>
-            <ul class="does">
-              <li v-for="group in passedOver" :key="group.first[0]?.said">
-                {{ count(group.count) }} × {{ group.first[0]?.said }}
-              </li>
-            </ul>
-          </section>
+          <WhoseRows v-if="trial" :trial="trial" />
+          <KeptOtherwise v-if="trial" :brought="trial.brought" />
+          <WhatIsWrong
+            v-if="trial"
+            :trial="trial"
+            :intake="intake"
+            :address="address"
+            :working="working"
+            @leave-blank="intake && mend(withBlank(intake, $event))"
+          />
+          <WhatItMeans v-if="intake" :intake="intake" :working="working" @mend="mend($event)" />
         </div>
         <ColumnsTable
           v-if="intake"
@@ -386,22 +357,6 @@ section {
 
 .gone {
   color: var(--brick);
-}
-
-table {
-  border-collapse: collapse;
-}
-
-th,
-td {
-  text-align: left;
-  padding: 2px 14px 2px 0;
-  border-bottom: 1px solid #eee5d2;
-  vertical-align: top;
-}
-
-.number {
-  text-align: right;
 }
 
 .buttons {

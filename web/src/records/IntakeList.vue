@@ -10,6 +10,12 @@ const { data, error } = useQuery({
   queryKey: ['intakes'],
   queryFn: () => send<Schemas['IntakeView'][]>('/api/intakes'),
 })
+/** Those of files in our own columns. */
+const ALWAYS_THERE = [
+  ['plain-people', 'Plain file of people'],
+  ['plain-records', 'Plain file of records'],
+] as const
+
 const failed = ref('')
 const kept = ref('')
 
@@ -57,10 +63,10 @@ async function bringIn(event: Event) {
     <h2>Intakes</h2>
     <p v-if="error || failed" class="notice" role="alert">{{ failed || sentenceOf(error) }}</p>
     <p v-if="data?.length === 0" class="quiet">
-      None yet. When a file of another system is taken, what its columns mean is kept here, and the
-      next one of its kind is known.
+      When a file of another system is taken, what its columns mean is kept here, and the next one
+      of its kind is known.
     </p>
-    <table v-else-if="data" class="on-sheet">
+    <table v-if="data" class="on-sheet">
       <thead>
         <tr>
           <th>Intake</th>
@@ -70,6 +76,12 @@ async function bringIn(event: Event) {
         </tr>
       </thead>
       <tbody>
+        <tr v-for="[id, name] in ALWAYS_THERE" :key="id">
+          <td>{{ name }}</td>
+          <td></td>
+          <td class="quiet">always there</td>
+          <td><a :href="`/api/intakes/${id}/document`" download>Document</a></td>
+        </tr>
         <tr v-for="intake in data" :key="intake.id">
           <td>{{ intake.name }}</td>
           <td class="number">{{ intake.version }}</td>

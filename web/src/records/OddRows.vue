@@ -11,7 +11,19 @@ const { address, query = '' } = defineProps<{
   query?: string
 }>()
 
-const OPEN_TO_ALL = ['source', 'id', 'person_id', 'kind', 'code', 'text', 'records']
+const OPEN_TO_ALL = [
+  'source',
+  'id',
+  'person_id',
+  'kind',
+  'code',
+  'text',
+  'records',
+  'record',
+  'field',
+  'brought_by',
+  'said_by',
+]
 
 const { data, error } = useQuery({
   queryKey: ['records', address, query],

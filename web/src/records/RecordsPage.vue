@@ -5,7 +5,7 @@ import { dayWords, timeWords } from '@/days'
 import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref, shallowRef } from 'vue'
-import ImportFile from './ImportFile.vue'
+import BringFileIn from './BringFileIn.vue'
 import IntakeList from './IntakeList.vue'
 import RecordsHead from './RecordsHead.vue'
 import WaitingFiles from './WaitingFiles.vue'
@@ -30,7 +30,7 @@ function takenBack() {
 <template>
   <div class="page">
     <RecordsHead />
-    <ImportFile @taken="queries.invalidateQueries()" />
+    <BringFileIn @taken="queries.invalidateQueries()" />
     <WaitingFiles @taken="queries.invalidateQueries()" />
     <p v-if="said" role="status">{{ said }}</p>
     <TakeBackDialog

@@ -42,7 +42,10 @@ function howMany(one: Schemas['OddityView']): string {
     <p v-if="!data && !error" role="status">Looking through the records …</p>
     <template v-if="data">
       <h2>What cannot be so, or hardly</h2>
-      <p v-if="odd.length === 0 && data.nobody.people === 0" class="quiet">
+      <p
+        v-if="odd.length === 0 && data.nobody.people === 0 && data.otherwise.values === 0"
+        class="quiet"
+      >
         Nothing of this kind is on record, as of {{ dayWords(data.asOf) }}.
       </p>
       <table v-else class="on-sheet">
@@ -104,6 +107,30 @@ function howMany(one: Schemas['OddityView']): string {
           </tr>
           <tr v-if="opened === 'nobody'">
             <td colspan="3"><OddRows :address="`${ADDRESS}/nobody`" /></td>
+          </tr>
+          <tr v-if="data.otherwise.values">
+            <td>
+              <button
+                type="button"
+                class="word"
+                :aria-expanded="opened === 'otherwise'"
+                @click="toggle('otherwise')"
+              >
+                Said otherwise by another source
+              </button>
+            </td>
+            <td>
+              {{ count(data.otherwise.values) }}
+              {{ data.otherwise.values === 1 ? 'value' : 'values' }} of
+              {{ count(data.otherwise.people) }}
+              {{ data.otherwise.people === 1 ? 'person' : 'people' }}
+            </td>
+            <td class="quiet">
+              What the source said that brought it stays; an intake of a higher rank is heard first.
+            </td>
+          </tr>
+          <tr v-if="opened === 'otherwise'">
+            <td colspan="3"><OddRows :address="`${ADDRESS}/otherwise`" /></td>
           </tr>
         </tbody>
       </table>

@@ -5,7 +5,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import { ref, shallowRef } from 'vue'
 import DeliverySheet from './DeliverySheet.vue'
-import type { DeliveryView } from './imports'
+import type { DeliveryView } from './deliveries'
 
 /** Files that came by themselves and were not taken, since something about them is for a person to decide. */
 const emit = defineEmits<{ taken: [] }>()

@@ -18,6 +18,8 @@ type Fields = Record<string, Maker>
 export interface Intake {
   id: string
   name: string
+  source?: string
+  rank?: number
   written?: { dates?: 'day-first' | 'month-first' | 'open'; decimal?: 'point' | 'comma' }
   whose?: { number?: Maker; by?: Fields; others?: Maker; merged?: Maker }
   people?: { fields: Fields; meaning?: string }
@@ -26,6 +28,7 @@ export interface Intake {
     each?: { columns: string[] }
     unlessBlank?: string[]
     identity?: Maker[]
+    everything?: boolean
   }[]
   [more: string]: unknown
 }
@@ -246,6 +249,36 @@ export function withDates(intake: Intake, dates: 'day-first' | 'month-first'): I
 
 export function withDecimal(intake: Intake, decimal: 'point' | 'comma'): Intake {
   return { ...intake, written: { ...intake.written, decimal } }
+}
+
+/** What a delivery of people means, in words. */
+export const MEANINGS: Record<string, string> = {
+  'adds-and-changes': 'It adds people, and changes those on file',
+  'only-adds': 'It only adds people who are not on file',
+  'names-everybody': 'It names everybody: whoever is not in it goes off file',
+}
+
+export function withMeaning(intake: Intake, meaning: string): Intake {
+  return intake.people ? { ...intake, people: { ...intake.people, meaning } } : intake
+}
+
+/** The same intake, holding every record of its source, or not. */
+export function withEverything(intake: Intake, everything: boolean): Intake {
+  return {
+    ...intake,
+    events: (intake.events ?? []).map((records) => ({ ...records, everything })),
+  }
+}
+
+/** The same intake of another source; without a name it can neither hold all of its own nor rank. */
+export function withSource(intake: Intake, source: string): Intake {
+  const named = source.trim()
+  const next: Intake = { ...intake, source: named }
+  return named ? next : withEverything(withRank(next, 0), false)
+}
+
+export function withRank(intake: Intake, rank: number): Intake {
+  return { ...intake, rank }
 }
 
 export function withKind(intake: Intake, kind: string): Intake {

@@ -70,7 +70,10 @@ final class IntakeSpeed {
 
     private static double measure(Path file, String name, double ofFirst) throws IOException {
         long begin = System.nanoTime();
-        Intake intake = Proposing.of(name, file, LocalDate.now(ZoneOffset.UTC).getYear())
+        Intake intake = Proposing.of(
+                        name,
+                        file,
+                        Proposing.Asked.in(LocalDate.now(ZoneOffset.UTC).getYear()))
                 .intake();
         double proposed = seconds(begin);
         double first = perSecond(file, intake);

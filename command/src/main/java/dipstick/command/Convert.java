@@ -1,5 +1,6 @@
 package dipstick.command;
 
+import dipstick.core.records.RecordFields;
 import dipstick.intake.describe.Intake;
 import dipstick.intake.describe.IntakeDocument;
 import dipstick.intake.describe.InvalidIntake;
@@ -99,7 +100,9 @@ final class Convert implements Callable<Integer> {
         try {
             Packed.One first = unpacked(folder).getFirst();
             Proposal proposal = Proposing.of(
-                    name(Path.of(first.name())), first.file(), settings.asOf().getYear());
+                    name(Path.of(first.name())),
+                    first.file(),
+                    Proposing.Asked.forRecords(settings.asOf().getYear(), RecordFields.KNOWN));
             proposal.questions().forEach(question -> err.println("To be said: " + question.said()));
             proposal.choices().stream()
                     .filter(choice -> choice.becomes().isEmpty())

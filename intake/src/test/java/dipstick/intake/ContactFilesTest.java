@@ -20,7 +20,7 @@ class ContactFilesTest {
     private Path folder;
 
     private static Proposal propose(Path file) throws IOException {
-        return Proposing.of(String.valueOf(file.getFileName()), file, 2026);
+        return Proposing.of(String.valueOf(file.getFileName()), file, Proposing.Asked.in(2026));
     }
 
     @Test

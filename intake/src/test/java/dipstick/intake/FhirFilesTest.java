@@ -37,7 +37,7 @@ class FhirFilesTest {
     }
 
     private static Proposal propose(Path file) throws IOException {
-        return Proposing.of("export.json", file, 2026);
+        return Proposing.of("export.json", file, Proposing.Asked.in(2026));
     }
 
     private static String bundle(String... resources) {

@@ -64,8 +64,8 @@ class IntakeDocumentTest {
         Path file = Files.writeString(
                 folder.resolve("x.csv"),
                 "Patient ID,Surname,DOB,Test,Result,Date\n1,Marl,17/05/1961,K,\"4,1\",1/12/2026\n");
-        String written =
-                IntakeDocument.written(Proposing.of("x.csv", file, 2026).intake());
+        String written = IntakeDocument.written(
+                Proposing.of("x.csv", file, Proposing.Asked.in(2026)).intake());
         assertThat(SCHEMA.validate(written, InputFormat.JSON)).as(written).isEmpty();
         assertThat(IntakeDocument.written(IntakeDocument.read(written))).isEqualTo(written);
     }

@@ -26,7 +26,7 @@ class MessageFilesTest {
 
     private Made made(String messages) throws IOException {
         Path file = Files.writeString(folder.resolve("feed.hl7"), messages);
-        Proposal proposal = Proposing.of("feed.hl7", file, 2026);
+        Proposal proposal = Proposing.of("feed.hl7", file, Proposing.Asked.in(2026));
         assertThat(proposal.format()).isEqualTo("HL7 version 2 messages");
         return Made.of(file, proposal.intake());
     }

@@ -50,7 +50,7 @@ class OddFilesTest {
     }
 
     private static Proposal propose(Path file) throws IOException {
-        return Proposing.of(String.valueOf(file.getFileName()), file, 2026);
+        return Proposing.of(String.valueOf(file.getFileName()), file, Proposing.Asked.in(2026));
     }
 
     private String refused(Path file) {
@@ -262,8 +262,8 @@ class OddFilesTest {
                 1,Sugar,7,2026-02-31
                 2,Sugar,8,2026-02-28
                 """);
-        String intake =
-                IntakeDocument.written(Proposing.of("lab.csv", file, 2026).intake());
+        String intake = IntakeDocument.written(
+                Proposing.of("lab.csv", file, Proposing.Asked.in(2026)).intake());
         String blank = intake.replace("\"column\" : \"Date\"", "\"unreadable\" : \"blank\", \"column\" : \"Date\"");
 
         Made made = Made.of(file, IntakeDocument.read(blank));

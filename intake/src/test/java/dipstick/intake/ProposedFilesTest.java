@@ -36,7 +36,7 @@ class ProposedFilesTest {
     }
 
     private static Proposal propose(Path file) throws IOException {
-        return Proposing.of(String.valueOf(file.getFileName()), file, 2026);
+        return Proposing.of(String.valueOf(file.getFileName()), file, Proposing.Asked.in(2026));
     }
 
     private static Made made(Path file) throws IOException {
@@ -133,8 +133,8 @@ class ProposedFilesTest {
         Proposal other = Proposing.of(
                 "appointments.xlsx",
                 file,
-                2026,
-                new RowsFile.Said(Optional.empty(), Optional.empty(), Optional.of("Week 49")));
+                Proposing.Asked.in(2026)
+                        .readAs(new RowsFile.Said(Optional.empty(), Optional.empty(), Optional.of("Week 49"))));
         assertThat(propose(file).intake().table().sheet())
                 .as("the first, whatever it is called next week")
                 .isEmpty();

@@ -1,10 +1,12 @@
 package dipstick.server;
 
+import dipstick.server.RunningServer.Reply;
 import dipstick.server.RunningServer.Visitor;
 import dipstick.server.accounts.Role;
 import java.nio.charset.StandardCharsets;
 import java.util.concurrent.atomic.AtomicInteger;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Signed-in people of each role. */
 public final class People {
@@ -20,35 +22,66 @@ public final class People {
         return signedIn(Role.CALLER);
     }
 
-    /** Brings a file in and waits until it is taken. */
-    public static JsonNode bringIn(Visitor coordinator, String kind, String file) throws Exception {
-        byte[] bytes = file.getBytes(StandardCharsets.UTF_8);
-        String address = "/api/imports/"
-                + coordinator.upload(kind, bytes).json().get("id").asString();
-        return take(coordinator, address, "");
+    /** Brings a plain file in; gives it once it is taken. */
+    public static JsonNode bringIn(Visitor coordinator, String file) throws Exception {
+        return take(coordinator, tried(coordinator, file));
     }
 
     /** Brings in a file that names everybody, so that whoever is not in it goes off file. */
     public static JsonNode bringInEverybody(Visitor coordinator, String file) throws Exception {
-        byte[] bytes = file.getBytes(StandardCharsets.UTF_8);
-        String address = "/api/imports/"
-                + coordinator.upload("PEOPLE", bytes).json().get("id").asString();
-        return take(coordinator, address, "?everybody=true");
+        return take(coordinator, namingEverybody(coordinator, tried(coordinator, file)));
     }
 
-    private static JsonNode take(Visitor coordinator, String address, String how) throws Exception {
-        JsonNode view = coordinator.get(address).json();
-        while (!view.get("stage").asString().equals("TAKEN")) {
-            if (view.get("stage").asString().equals("FAILED")) {
-                throw new AssertionError(view.toString());
-            }
-            if (view.get("stage").asString().equals("CHECKED")) {
-                coordinator.post(address + "/take" + how, "");
-            }
-            Thread.sleep(20);
-            view = coordinator.get(address).json();
+    /** Sends a plain file; gives it once it is tried, or cannot be. */
+    public static JsonNode tried(Visitor coordinator, String file) throws Exception {
+        return settled(
+                coordinator,
+                coordinator.upload(file.getBytes(StandardCharsets.UTF_8)).json());
+    }
+
+    /** A file that is tried, tried anew as one that names everybody. */
+    public static JsonNode namingEverybody(Visitor coordinator, JsonNode tried) throws Exception {
+        ObjectNode intake = (ObjectNode) tried.get("intake");
+        ((ObjectNode) intake.get("people")).put("meaning", "names-everybody");
+        return settled(
+                coordinator,
+                coordinator
+                        .put(address(tried) + "/intake", intake.toString(), "")
+                        .json());
+    }
+
+    public static JsonNode take(Visitor coordinator, JsonNode tried) throws Exception {
+        Reply taking = coordinator.post(address(tried) + "/take", "");
+        if (taking.status() != 200) {
+            throw new AssertionError(taking.text() + " of " + tried);
         }
-        return view;
+        return settled(coordinator, taking.json());
+    }
+
+    public static String address(JsonNode delivery) {
+        return "/api/deliveries/" + delivery.get("id").asString();
+    }
+
+    /** What a delivery is once nothing is being done with it any more. */
+    public static JsonNode settled(Visitor coordinator, JsonNode delivery) throws Exception {
+        JsonNode now = delivery;
+        while (now.get("stage").asString().endsWith("ING")) {
+            Thread.sleep(10);
+            now = coordinator.get(address(delivery)).json();
+        }
+        return now;
+    }
+
+    /** What a delivery that was taken did. */
+    public static String counts(JsonNode delivery) {
+        JsonNode taken = delivery.get("taken");
+        return sum(taken, "added") + " new, " + sum(taken, "changed") + " changed, " + sum(taken, "unchanged")
+                + " unchanged";
+    }
+
+    private static int sum(JsonNode taken, String count) {
+        return taken.at("/people/" + count).asInt()
+                + taken.at("/events/" + count).asInt();
     }
 
     /** Publishes a new set and shares it with everybody, each to do what their role allows. */

@@ -287,8 +287,8 @@ public final class RunningServer {
             return send(ifMatch(request(path), ifMatch).DELETE());
         }
 
-        public Reply upload(String kind, byte[] file) throws Exception {
-            return send(request("/api/imports?name=test.csv&kind=" + kind).POST(BodyPublishers.ofByteArray(file)));
+        public Reply upload(byte[] file) throws Exception {
+            return post("/api/deliveries?name=test.csv", file);
         }
 
         /** A change without the token, as another site would try it. */

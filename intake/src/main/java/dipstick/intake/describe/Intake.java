@@ -12,6 +12,8 @@ import org.jspecify.annotations.Nullable;
  * A description of one kind of file: how its table is found and what becomes of its columns ({@code docs/intakes.md}).
  *
  * @param source the system that writes such files
+ * @param rank what another source brought gives way to what this one says where that one ranks lower; 0 where it is absent
+ *
  * @param people how people are made of a row; nobody where it is absent
  * @param events how event records are made of a row, each kind of record by itself
  */
@@ -20,6 +22,7 @@ public record Intake(
         String id,
         String name,
         String source,
+        Optional<Integer> rank,
         TableShape table,
         Written written,
         Whose whose,
@@ -32,6 +35,7 @@ public record Intake(
             String id,
             String name,
             @Nullable String source,
+            Optional<Integer> rank,
             @Nullable TableShape table,
             @Nullable Written written,
             @Nullable Whose whose,
@@ -41,6 +45,7 @@ public record Intake(
         this.id = id;
         this.name = name;
         this.source = source == null ? "" : source;
+        this.rank = rank;
         this.table = table == null ? TableShape.ANY : table;
         this.written = written == null ? Written.AS_ISO : written;
         this.whose = whose == null ? Whose.NOBODY : whose;
@@ -56,11 +61,11 @@ public record Intake(
      */
     public record PeopleOf(Map<String, Maker> fields, Meaning meaning, boolean blanksClear, List<String> unlessBlank) {
         public PeopleOf(
-                Map<String, Maker> fields,
+                @Nullable Map<String, Maker> fields,
                 @Nullable Meaning meaning,
                 boolean blanksClear,
                 @Nullable List<String> unlessBlank) {
-            this.fields = inOrder(fields);
+            this.fields = fields == null ? Map.of() : inOrder(fields);
             this.meaning = meaning == null ? Meaning.ADDS_AND_CHANGES : meaning;
             this.blanksClear = blanksClear;
             this.unlessBlank = unlessBlank == null ? List.of() : List.copyOf(unlessBlank);
@@ -135,17 +140,17 @@ public record Intake(
 
     /** The same with another id. */
     public Intake called(String other) {
-        return new Intake(format, other, name, source, table, written, whose, people, events);
+        return new Intake(format, other, name, source, rank, table, written, whose, people, events);
     }
 
     /** The same for tables that are found otherwise. */
     public Intake with(TableShape other) {
-        return new Intake(format, id, name, source, other, written, whose, people, events);
+        return new Intake(format, id, name, source, rank, other, written, whose, people, events);
     }
 
     /** The same for files that write dates or numbers otherwise. */
     public Intake with(Written other) {
-        return new Intake(format, id, name, source, table, other, whose, people, events);
+        return new Intake(format, id, name, source, rank, table, other, whose, people, events);
     }
 
     /** The order is for people who read the document; it means nothing. */

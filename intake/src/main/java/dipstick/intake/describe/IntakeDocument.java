@@ -30,6 +30,8 @@ public final class IntakeDocument {
             .enable(SerializationFeature.INDENT_OUTPUT)
             .build();
 
+    private static final int HIGHEST_RANK = 9;
+
     private IntakeDocument() {}
 
     /** @throws InvalidIntake with all that is wrong with it */
@@ -83,6 +85,9 @@ public final class IntakeDocument {
         }
         if (intake.name().isBlank()) {
             problems.add("/name: an intake needs a name.");
+        }
+        if (intake.rank().filter(rank -> rank < 0 || rank > HIGHEST_RANK).isPresent()) {
+            problems.add("/rank: a rank is a whole number from 0 to " + HIGHEST_RANK + ".");
         }
         if (intake.people().isEmpty() && intake.events().isEmpty()) {
             problems.add("/: nothing is made of the rows; people, events or both should be.");

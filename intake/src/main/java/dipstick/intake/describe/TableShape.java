@@ -27,6 +27,12 @@ public record TableShape(
         return new TableShape(format, Optional.empty(), Optional.empty(), Optional.empty(), 1, List.of(), List.of());
     }
 
+    /** A table with a header of one line, however it is written. */
+    public static TableShape of(List<String> columns) {
+        return new TableShape(
+                FileFormat.TABLE, Optional.empty(), Optional.empty(), Optional.empty(), 1, columns, List.of());
+    }
+
     public TableShape(
             @Nullable FileFormat format,
             Optional<String> encoding,

@@ -11,6 +11,9 @@ public interface MadeSink {
 
     void trouble(Trouble trouble);
 
+    /** One more row of the file was read; what is made of it may come later. */
+    default void row() {}
+
     /** The source of the file knows the person by another number, too. */
     default void alsoKnown(String person, String number) {}
 

@@ -127,6 +127,7 @@ public final class RecordMaking {
     private Read all() throws IOException {
         for (Optional<Row> row = table.next(); row.isPresent(); row = table.next()) {
             rows++;
+            sink.row();
             make(row.get());
         }
         people.forEach((id, person) -> {
@@ -157,7 +158,7 @@ public final class RecordMaking {
                         mergedInto.put(number, person.get());
                         sink.merged(person.get(), number);
                     });
-            if (!ofPeople.isEmpty() && isSaid(row, personUnlessBlank)) {
+            if (intake.people().isPresent() && isSaid(row, personUnlessBlank)) {
                 person(row, person.get());
             }
             ofEvents.forEach(plan -> events(row, person.get(), plan));

@@ -1,6 +1,9 @@
 package dipstick.intake.propose;
 
+import dipstick.core.records.Field;
 import dipstick.core.records.FieldType;
+import dipstick.core.records.Fields;
+import dipstick.core.records.RecordFields;
 import dipstick.intake.describe.FileFormat;
 import dipstick.intake.describe.Intake;
 import dipstick.intake.describe.Maker;
@@ -29,6 +32,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /** Finds out what a table may mean: by the names of its columns, and by what stands in them. */
@@ -45,7 +49,7 @@ public final class Proposing {
     private final RowsFile.Said said;
 
     private final TableProfile profile;
-    private final int thisYear;
+    private final Asked asked;
 
     private final Map<String, Maker> person = new LinkedHashMap<>();
     private final Map<String, Maker> event = new LinkedHashMap<>();
@@ -61,14 +65,36 @@ public final class Proposing {
             List<String> sheets,
             RowsFile.Said said,
             TableProfile profile,
-            int thisYear) {
+            Asked asked) {
         this.fileName = fileName;
         this.table = table;
         this.sheets = sheets;
         this.said = said;
 
         this.profile = profile;
-        this.thisYear = thisYear;
+        this.asked = asked;
+    }
+
+    /**
+     * What is asked of a file.
+     *
+     * @param said of how it is read as rows
+     * @param practice the fields that the practice has, where a {@link PlainFile} is read as such
+     */
+    public record Asked(int thisYear, RowsFile.Said said, Optional<RecordFields> practice) {
+        /** What columns mean, whatever the file is for. */
+        public static Asked in(int thisYear) {
+            return new Asked(thisYear, RowsFile.Said.NOTHING, Optional.empty());
+        }
+
+        /** How it becomes people and records. */
+        public static Asked forRecords(int thisYear, RecordFields practice) {
+            return new Asked(thisYear, RowsFile.Said.NOTHING, Optional.of(practice));
+        }
+
+        public Asked readAs(RowsFile.Said how) {
+            return new Asked(thisYear, how, practice);
+        }
     }
 
     /**
@@ -76,16 +102,8 @@ public final class Proposing {
      *
      * @throws dipstick.intake.rows.UnreadableRows where it is no table
      */
-    public static Proposal of(String fileName, Path file, int thisYear) throws IOException {
-        return of(fileName, file, thisYear, RowsFile.Said.NOTHING);
-    }
-
-    /**
-     * The same of a file of which something is said.
-     *
-     * @throws dipstick.intake.rows.UnreadableRows where it is no table
-     */
-    public static Proposal of(String fileName, Path file, int thisYear, RowsFile.Said said) throws IOException {
+    public static Proposal of(String fileName, Path file, Asked asked) throws IOException {
+        RowsFile.Said said = asked.said();
         RowsFile table = RowsFile.of(file, said);
         FileName name = new FileName(fileName);
         if (table.format() != FileFormat.TABLE) {
@@ -95,7 +113,7 @@ public final class Proposing {
         if (sheets.size() > 1 && said.sheet().isEmpty()) {
             table = firstWithRows(file, said, sheets);
         }
-        return new Proposing(name, table, sheets, said, TableProfile.of(table), thisYear).propose();
+        return new Proposing(name, table, sheets, said, TableProfile.of(table), asked).propose();
     }
 
     /** A workbook may begin with a sheet on which nothing stands; the first where none has any. */
@@ -111,13 +129,53 @@ public final class Proposing {
     }
 
     private Proposal propose() {
+        Optional<PlainFile> plain =
+                asked.practice().flatMap(_ -> PlainFile.of(profile.columns().names()));
+        return plain.isPresent() ? plain(plain.get(), asked.practice().orElseThrow()) : foreign();
+    }
+
+    /** Its columns say what they are; dates and numbers may be written otherwise all the same. */
+    private Proposal plain(PlainFile file, RecordFields practice) {
+        Intake intake = file.intake(shape(), Written.AS_ISO, practice);
+        intake.people().ifPresent(people -> person.putAll(people.fields()));
+        intake.events().forEach(records -> event.putAll(records.fields()));
+        Predicate<Field> isText = field -> field.type().isText();
+        // How dates are written is asked for dates alone: they may stand in texts in any way.
+        take(isText.negate());
+        Written written = written();
+        take(isText);
+        intake.whose().number().ifPresent(maker -> take(maker, "person number"));
+        intake.events().forEach(records -> records.identity().forEach(maker -> take(maker, "record: id")));
+        // A word that says nothing elsewhere is a word here.
+        return proposal(intake.with(new Written(written.dates(), 0, written.decimal(), List.of())));
+    }
+
+    private void take(Predicate<Field> which) {
+        person.forEach((written, maker) -> Fields.PERSON
+                .written(written)
+                .filter(which)
+                .ifPresent(field -> take(maker, field.name().replace('_', ' '))));
+        event.forEach((written, maker) -> Fields.EVENT
+                .written(written)
+                .filter(which)
+                .ifPresent(field -> take(maker, "record: " + field.name().replace('_', ' '))));
+    }
+
+    private void take(Maker maker, String field) {
+        maker.allColumns().forEach(column -> becomes(column, field, Certainty.CERTAIN));
+    }
+
+    private Proposal foreign() {
         boolean eventful = isOfEvents();
         profile.profiles().forEach(column -> byName(column, eventful));
         profile.profiles().forEach(this::byContent);
         if (eventful) {
             wideColumns();
         }
-        Intake intake = intake(eventful);
+        return proposal(intake(eventful));
+    }
+
+    private Proposal proposal(Intake intake) {
         List<Choice> choices = profile.profiles().stream()
                 .filter(column -> !column.name().isEmpty())
                 .map(this::choice)
@@ -134,7 +192,7 @@ public final class Proposing {
                 .collect(Collectors.toSet());
         boolean anotherDate = profile.profiles().stream()
                 .anyMatch(column -> column.isDates()
-                        && !column.looksLikeBirths(thisYear)
+                        && !column.looksLikeBirths(asked.thisYear())
                         && NAMES.of(column.name())
                                 .map(meant -> meant.of() == Of.EVENT)
                                 .orElse(true));
@@ -200,8 +258,12 @@ public final class Proposing {
     }
 
     private void take(ColumnProfile column, String field, Certainty sure) {
-        becomes.computeIfAbsent(column.name(), _ -> new ArrayList<>()).add(field);
-        certainty.merge(column.name(), sure, (one, other) -> one == Certainty.LIKELY ? one : other);
+        becomes(column.name(), field, sure);
+    }
+
+    private void becomes(String column, String field, Certainty sure) {
+        becomes.computeIfAbsent(column, _ -> new ArrayList<>()).add(field);
+        certainty.merge(column, sure, (one, other) -> one == Certainty.LIKELY ? one : other);
     }
 
     /** What no name told may be told by what stands there. */
@@ -213,7 +275,7 @@ public final class Proposing {
             put(person, column, "email", Certainty.LIKELY, false);
         } else if (column.isSexes()) {
             put(person, column, "sex", Certainty.LIKELY, false);
-        } else if (column.looksLikeBirths(thisYear)) {
+        } else if (column.looksLikeBirths(asked.thisYear())) {
             put(person, column, "birth_date", Certainty.LIKELY, false);
         } else if (column.isPhones()) {
             put(person, column, person.containsKey("phone") ? "mobile" : "phone", Certainty.LIKELY, false);
@@ -272,6 +334,7 @@ public final class Proposing {
                 fileName.slug(),
                 fileName.plain(),
                 fileName.plain(),
+                Optional.empty(),
                 shape(),
                 written,
                 new Intake.Whose(number, by, Optional.empty(), Optional.empty()),

@@ -118,6 +118,7 @@ final class StandardProposal {
                 name.slug(),
                 name.plain(),
                 name.plain(),
+                Optional.empty(),
                 TableShape.of(file.format()),
                 Written.AS_ISO,
                 new Intake.Whose(

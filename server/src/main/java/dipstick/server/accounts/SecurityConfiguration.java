@@ -72,7 +72,7 @@ class SecurityConfiguration {
                         .authenticated()
                         .requestMatchers("/api/accounts/**", "/api/groups/**", "/api/second-factor", "/api/backups")
                         .hasRole(administrator)
-                        .requestMatchers("/api/imports/**", "/api/deliveries/**", "/api/intakes/**", "/api/letterhead")
+                        .requestMatchers("/api/deliveries/**", "/api/intakes/**", "/api/letterhead")
                         .hasAnyRole(coordinator, administrator)
                         .requestMatchers(
                                 "/api/bench/**",

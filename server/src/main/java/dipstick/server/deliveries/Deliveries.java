@@ -4,10 +4,10 @@ import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.population.Population;
 import dipstick.intake.describe.Intake;
-import dipstick.intake.describe.TableShape;
 import dipstick.intake.files.Packed;
 import dipstick.intake.files.RowsFile;
 import dipstick.intake.files.Together;
+import dipstick.intake.propose.PlainFile;
 import dipstick.intake.propose.Proposal;
 import dipstick.intake.propose.Proposing;
 import dipstick.intake.rows.UnreadableRows;
@@ -236,9 +236,13 @@ class Deliveries {
 
     private void propose(Delivery one, Packed.One file, RowsFile.Said said, Optional<Intake> wanted)
             throws IOException {
-        Proposal proposal = Proposing.of(file.name(), file.file(), today.day().getYear(), said);
-        TableShape shape = proposal.intake().table();
-        Optional<Intake> known = (wanted.isPresent() ? wanted : intakes.ofShape(shape))
+        Proposal proposal = Proposing.of(
+                file.name(),
+                file.file(),
+                Proposing.Asked.forRecords(today.day().getYear(), records.fields())
+                        .readAs(said));
+        Optional<Intake> known = wanted.map(intake -> ofThisFile(intake, proposal))
+                .or(() -> intakes.ofShape(proposal))
                 .map(intake -> intake.with(
                         intake.table().readAs(said.encoding(), said.separator().map(String::valueOf), said.sheet())));
         Proposal own = proposal.called(intakes.freeId(proposal.intake().id()));
@@ -246,6 +250,18 @@ class Deliveries {
         Intake intake = known.orElse(own.intake());
         one.become(new State.Trying(found, intake));
         tryNow(one, found, intake);
+    }
+
+    /** That of a plain file is of the columns that the file has. */
+    private static Intake ofThisFile(Intake wanted, Proposal proposal) {
+        if (PlainFile.ofIntake(wanted.id()).isEmpty()) {
+            return wanted;
+        }
+        if (!proposal.intake().id().equals(wanted.id())) {
+            throw new UnreadableRows(
+                    Math.max(1, proposal.headerLine()), "Its columns are not those of a " + wanted.name() + ".");
+        }
+        return proposal.intake();
     }
 
     private static Packed.One together(Delivery one, List<Packed.One> files) throws IOException {
@@ -260,7 +276,8 @@ class Deliveries {
 
     private void tryNow(Delivery one, Found found, Intake intake) throws IOException {
         try (Troubles troubles = new Troubles(one.problemsFile(), new Sightings(today.day()))) {
-            Making making = new Making(found.file(), intake, today.zone(), records.finder(), troubles);
+            Making making = new Making(found.file(), intake, today.zone(), records.finder(), intakes.ranks(), troubles);
+            one.follow(making);
             RecordsIn.Tried<List<Trial.Effect>> tried = records.tryOut(making, this::effects);
             Trial trial = new Trial(
                     making.rows().rows(),
@@ -269,7 +286,7 @@ class Deliveries {
                     troubles.badRows(),
                     tried.brought(),
                     troubles.firstRecords(),
-                    strange(found, intake, tried.brought(), troubles.sightings()),
+                    strange(found, making, tried.brought(), troubles.sightings()),
                     found.known()
                             ? troubles.sightings().neverSeen(records::wordsOfPeople, records::wordsOfEvents)
                             : List.of(),
@@ -280,8 +297,12 @@ class Deliveries {
     }
 
     /** What is otherwise than the intake expects, than what is on file, and than its last delivery. */
-    private List<String> strange(Found found, Intake intake, RecordsIn.Brought brought, Sightings sightings) {
+    private List<String> strange(Found found, Making making, RecordsIn.Brought brought, Sightings sightings) {
+        Intake intake = making.intake();
         List<String> strange = new ArrayList<>(otherColumns(found, intake));
+        if (making.keepsEverybody()) {
+            strange.add("Nobody goes off file, since somebody may stand in a row that cannot be read.");
+        }
         int rows = brought.people().all() + brought.events().all();
         records.lastBroughtBy(intake.name())
                 .filter(last -> rows * 3L < last * 2L)
@@ -335,17 +356,21 @@ class Deliveries {
                 .count();
     }
 
-    /** The intake is kept first: without it nothing is taken, and by itself it does no harm. */
+    /** The intake is kept first: without it nothing is taken, and by itself it does no harm. A plain file's is always there. */
     private void takeNow(Delivery one, State.Tried tried, String who) {
-        intakes.save(tried.intake(), who);
-        Making making =
-                new Making(tried.found().file(), tried.intake(), today.zone(), records.finder(), Unwatched.HERE);
+        boolean plain = PlainFile.ofIntake(tried.intake().id()).isPresent();
+        if (!plain) {
+            intakes.save(tried.intake(), who);
+        }
+        Making making = new Making(
+                tried.found().file(), tried.intake(), today.zone(), records.finder(), intakes.ranks(), Unwatched.HERE);
+        one.follow(making);
         RecordsIn.Taken taken = records.take(
                 making,
                 new RecordsIn.About(
                         who,
                         one.fileName(),
-                        tried.intake().name(),
+                        plain ? "" : tried.intake().name(),
                         tried.found().file(),
                         tried.trial().badRows()));
         one.become(new State.Taken(

@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.IntSupplier;
 
 /** One file of another system on its way in. */
 final class Delivery {
@@ -16,6 +17,7 @@ final class Delivery {
     private final Path file;
     private final Instant receivedAt;
     private final AtomicReference<State> state = new AtomicReference<>(new State.Reading());
+    private volatile IntSupplier rowsRead = () -> 0;
 
     Delivery(String id, String fileName, Path folder, Path file, Instant receivedAt) {
         this.id = id;
@@ -74,6 +76,16 @@ final class Delivery {
 
     Path problemsFile() {
         return folder.resolve("problems.csv");
+    }
+
+    /** Whatever reads it now tells how far it is. */
+    void follow(Making making) {
+        rowsRead = making::rowsSoFar;
+    }
+
+    /** How many of its rows were read in this stage until now. */
+    int rowsRead() {
+        return rowsRead.getAsInt();
     }
 
     State state() {

@@ -42,11 +42,13 @@ class DeliveryViews {
      *
      * @param reason why it failed, or is not shown yet, where it did
      * @param delivery the number by which it is taken back, once it is taken
+     * @param rowsRead how many of its rows were read in this stage
      */
     record DeliveryView(
             String id,
             String fileName,
             DeliveryStage stage,
+            int rowsRead,
             Optional<FoundView> found,
             Optional<JsonNode> intake,
             Optional<TrialView> trial,
@@ -74,7 +76,22 @@ class DeliveryViews {
 
     record CountsView(int added, int changed, int unchanged) {}
 
-    record BroughtView(CountsView people, CountsView events, int gone, int goneEvents, int unknownPeople, int erased) {}
+    /**
+     * @param otherwise how much it says otherwise than another source, whose word stays
+     * @param firstOtherwise some of it
+     */
+    record BroughtView(
+            CountsView people,
+            CountsView events,
+            int gone,
+            int goneEvents,
+            int unknownPeople,
+            int erased,
+            int otherwise,
+            List<OtherwiseView> firstOtherwise) {}
+
+    /** @param owner the source that brought what is kept */
+    record OtherwiseView(String person, String field, String kept, String owner, String said) {}
 
     /**
      * Words that were never seen in a field.
@@ -125,6 +142,7 @@ class DeliveryViews {
                         one.id(),
                         one.fileName(),
                         DeliveryStage.TAKEN,
+                        one.rowsRead(),
                         Optional.of(view(found)),
                         Optional.of(json(intake)),
                         Optional.of(view(trial)),
@@ -149,6 +167,7 @@ class DeliveryViews {
                 one.id(),
                 one.fileName(),
                 stage,
+                one.rowsRead(),
                 found.map(DeliveryViews::view),
                 intake.map(DeliveryViews::json),
                 trial.map(this::view),
@@ -219,6 +238,10 @@ class DeliveryViews {
                 brought.gone(),
                 brought.goneEvents(),
                 brought.unknownPeople(),
-                brought.erased());
+                brought.erased(),
+                brought.otherwise(),
+                brought.firstOtherwise().stream()
+                        .map(one -> new OtherwiseView(one.person(), one.field(), one.kept(), one.owner(), one.said()))
+                        .toList());
     }
 }

@@ -49,7 +49,7 @@ class Incoming {
     @Scheduled(fixedDelayString = "${dipstick.incoming.every}")
     void look() {
         try {
-            folder.makeRoom(intakes.inForce().stream().map(SavedIntake::id).toList());
+            folder.makeRoom(intakes.ids());
             for (Map.Entry<Delivery, Arrived> one : List.copyOf(underWay.entrySet())) {
                 goOnOrTryAgain(one.getKey(), one.getValue());
             }

@@ -44,8 +44,7 @@ class IntakeController {
     /** The document, to be kept as a file. */
     @GetMapping(value = "/{id}/document", produces = "application/json")
     ResponseEntity<String> document(@PathVariable String id) {
-        SavedIntake saved = intakes.versions(id).getFirst();
-        return Download.of("application/json", saved.id() + ".json", saved.document());
+        return Download.of("application/json", id + ".json", intakes.document(id));
     }
 
     /** The JSON Schema (2020-12) of the document. */

@@ -6,16 +6,20 @@ import dipstick.intake.describe.Intake;
 import dipstick.intake.describe.IntakeDocument;
 import dipstick.intake.describe.InvalidIntake;
 import dipstick.intake.describe.TableShape;
+import dipstick.intake.propose.PlainFile;
+import dipstick.intake.propose.Proposal;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.practice.Today;
 import dipstick.server.web.Problems;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.dao.DuplicateKeyException;
@@ -44,12 +48,40 @@ class Intakes {
         return mapper.inForce();
     }
 
-    /** The one in force with this id, if there is one. */
+    /** The rank of a source by its name: the highest of its intakes; none has 0. */
+    ToIntFunction<String> ranks() {
+        Map<String, Integer> ranks = inForce().stream()
+                .map(saved -> read(saved.document()))
+                .collect(Collectors.toMap(
+                        intake -> NormalText.of(intake.source()),
+                        intake -> intake.rank().orElse(0),
+                        Math::max));
+        return source -> ranks.getOrDefault(NormalText.of(source), 0);
+    }
+
+    /** The ids of those in force, and of those that are always there. */
+    List<String> ids() {
+        return Stream.concat(
+                        Arrays.stream(PlainFile.values()).map(PlainFile::intakeId),
+                        inForce().stream().map(SavedIntake::id))
+                .toList();
+    }
+
+    /** The one in force with this id, if there is one; that of a plain file always is. */
     Optional<Intake> inForce(String id) {
-        return inForce().stream()
-                .filter(saved -> saved.id().equals(id))
-                .findFirst()
-                .map(saved -> read(saved.document()));
+        return PlainFile.ofIntake(id)
+                .map(PlainFile::intake)
+                .or(() -> inForce().stream()
+                        .filter(saved -> saved.id().equals(id))
+                        .findFirst()
+                        .map(saved -> read(saved.document())));
+    }
+
+    /** The newest document; refused where there is none. */
+    String document(String id) {
+        return PlainFile.ofIntake(id)
+                .map(plain -> IntakeDocument.written(plain.intake()))
+                .orElseGet(() -> versions(id).getFirst().document());
     }
 
     /** The newest first; refused where there is none. */
@@ -64,8 +96,20 @@ class Intakes {
     /**
      * The one that reads such a file: of a standard's own format, the one that was kept last; of tables the one that has
      * most columns in common with these: at least two thirds of its own, and of these. Where several have
-     * as many, the one with the fewest besides: who has just these is first.
+     * as many, the one with the fewest besides: who has just these is first. A plain file is read by one that has just its
+     * columns, else by its own, where nothing is to be asked of it.
      */
+    Optional<Intake> ofShape(Proposal proposal) {
+        Optional<Intake> saved = ofShape(proposal.intake().table());
+        if (PlainFile.ofIntake(proposal.intake().id()).isEmpty()) {
+            return saved;
+        }
+        Set<String> here = shape(proposal.intake().table().columns());
+        return saved.filter(intake -> shape(intake.table().columns()).equals(here))
+                .or(() -> Optional.of(proposal.intake())
+                        .filter(_ -> proposal.questions().isEmpty()));
+    }
+
     Optional<Intake> ofShape(TableShape shape) {
         Stream<Intake> ofFormat = inForce().stream()
                 .sorted(Comparator.comparing(SavedIntake::changedAt).reversed())
@@ -80,8 +124,11 @@ class Intakes {
                         .thenComparing(Intakes::width, Comparator.reverseOrder()));
     }
 
-    /** An id that no intake has had, like the one that is wanted. */
+    /** An id that no intake has had, like the one that is wanted; that of a plain file stays. */
     String freeId(String wanted) {
+        if (PlainFile.ofIntake(wanted).isPresent()) {
+            return wanted;
+        }
         String id = wanted;
         for (int number = 2; mapper.latest(id).isPresent(); number++) {
             id = wanted + "-" + number;
@@ -131,6 +178,13 @@ class Intakes {
     /** Keeps a new version where the document differs from the last. */
     @Transactional
     SavedIntake save(Intake intake, String who) {
+        if (PlainFile.ofIntake(intake.id()).isPresent()) {
+            throw Problems.refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "always-there",
+                    "The intake “" + intake.id() + "” is always there and stays as it is. Give this one another id."
+                            + " Nothing was changed.");
+        }
         String document = IntakeDocument.written(intake);
         List<SavedIntake> before = mapper.versions(intake.id());
         if (!before.isEmpty()

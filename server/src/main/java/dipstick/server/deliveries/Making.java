@@ -18,7 +18,9 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
+import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 
 /** Makes records of a file as its intake says, for {@link RecordsIn}; the watch sees all of it, and what cannot be made. */
@@ -28,20 +30,35 @@ final class Making implements RecordsIn.Source {
     private final ZoneId zone;
     private final Function<Map<String, FieldValue>, List<String>> known;
     private final MadeSink watch;
+    private final ToIntFunction<String> ranks;
+    private final AtomicInteger rowsSoFar = new AtomicInteger();
     private boolean isInPart;
     private RecordMaking.Read read = new RecordMaking.Read(0, 0);
 
+    /** @param ranks of a source by its name */
     Making(
             Path file,
             Intake intake,
             ZoneId zone,
             Function<Map<String, FieldValue>, List<String>> known,
+            ToIntFunction<String> ranks,
             MadeSink watch) {
         this.file = file;
         this.intake = intake;
         this.zone = zone;
         this.known = known;
+        this.ranks = ranks;
+
         this.watch = watch;
+    }
+
+    Intake intake() {
+        return intake;
+    }
+
+    /** How many rows were read until now; anybody may ask. */
+    int rowsSoFar() {
+        return rowsSoFar.get();
     }
 
     RecordMaking.Read rows() {
@@ -51,6 +68,11 @@ final class Making implements RecordsIn.Source {
     @Override
     public String name() {
         return intake.source();
+    }
+
+    @Override
+    public boolean outranks(String other) {
+        return intake.rank().orElse(0) > ranks.applyAsInt(other);
     }
 
     @Override
@@ -81,8 +103,18 @@ final class Making implements RecordsIn.Source {
                 .isPresent();
     }
 
+    /** Whoever stands in a row that cannot be read is named all the same: then nobody goes. */
     @Override
     public boolean namesEverybody() {
+        return meansEverybody() && !isInPart;
+    }
+
+    /** Whether the file is to name everybody, though a row that cannot be read keeps all on file. */
+    boolean keepsEverybody() {
+        return meansEverybody() && isInPart;
+    }
+
+    private boolean meansEverybody() {
         return intake.people()
                 .filter(people -> people.meaning() == Meaning.NAMES_EVERYBODY)
                 .isPresent();
@@ -107,7 +139,13 @@ final class Making implements RecordsIn.Source {
     @Override
     public void read(RecordsIn.Sink sink) throws IOException {
         PeopleKnown people = known::apply;
+        rowsSoFar.set(0);
         read = RecordMaking.read(file, intake, zone, people, new MadeSink() {
+            @Override
+            public void row() {
+                rowsSoFar.incrementAndGet();
+            }
+
             @Override
             public void person(PersonRecord person) {
                 watch.person(person);

@@ -79,7 +79,7 @@ class MessageTaking {
             if (troubles.firstRecords().isEmpty()) {
                 return Optional.of("Nothing in it is of a person.");
             }
-            Making making = new Making(file, intake, today.zone(), records.finder(), Unwatched.HERE);
+            Making making = new Making(file, intake, today.zone(), records.finder(), intakes.ranks(), Unwatched.HERE);
             records.take(making, new RecordsIn.About(from, name, intake.name(), file, 0));
             return Optional.empty();
         } finally {

@@ -1,6 +1,8 @@
 package dipstick.server.records;
 
+import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 
 /**
@@ -8,9 +10,26 @@ import java.util.Set;
  *
  * @param goneRows people who are not on file any more
  * @param people whose own records or events are others now, by id
+ * @param otherwise how much is said otherwise than another source brought it, which stays
+ * @param firstOtherwise some of it
  */
-record Changes(int newRows, int changedRows, int unchangedRows, int goneRows, Set<String> people) {
-    static final Changes NONE = new Changes(0, 0, 0, 0, Set.of());
+record Changes(
+        int newRows,
+        int changedRows,
+        int unchangedRows,
+        int goneRows,
+        Set<String> people,
+        int otherwise,
+        List<Otherwise> firstOtherwise) {
+    private static final int MOST_TOLD = 12;
+
+    Changes {
+        firstOtherwise = firstOtherwise.stream().limit(MOST_TOLD).toList();
+    }
+
+    static Changes gone(int rows, Set<String> people) {
+        return new Changes(0, 0, 0, rows, people, 0, List.of());
+    }
 
     /** Adds up what one chunk after another changed. */
     static final class Sum {
@@ -19,6 +38,8 @@ record Changes(int newRows, int changedRows, int unchangedRows, int goneRows, Se
         private int unchangedRows;
         private int goneRows;
         private final Set<String> people = new HashSet<>();
+        private int otherwise;
+        private final List<Otherwise> firstOtherwise = new ArrayList<>();
 
         void add(Changes more) {
             newRows += more.newRows;
@@ -26,10 +47,15 @@ record Changes(int newRows, int changedRows, int unchangedRows, int goneRows, Se
             unchangedRows += more.unchangedRows;
             goneRows += more.goneRows;
             people.addAll(more.people);
+            otherwise += more.otherwise;
+            if (firstOtherwise.size() < MOST_TOLD) {
+                firstOtherwise.addAll(more.firstOtherwise);
+            }
         }
 
         Changes whole() {
-            return new Changes(newRows, changedRows, unchangedRows, goneRows, Set.copyOf(people));
+            return new Changes(
+                    newRows, changedRows, unchangedRows, goneRows, Set.copyOf(people), otherwise, firstOtherwise);
         }
     }
 }

@@ -32,17 +32,12 @@ class DeliveryLog {
         this.today = today;
     }
 
-    /** @param intake the name of the intake; empty for our own format */
-    record About(String who, FileKind kind, String fileName, String intake, Optional<Path> file) {}
+    /** @param intake the name of the intake; empty for a plain file */
+    record About(String who, String fileName, String intake, Path file) {}
 
     long begin(About about) {
         return log.begin(new ImportLogMapper.Begun(
-                today.now(),
-                about.who(),
-                about.kind().name(),
-                about.fileName(),
-                about.intake(),
-                about.file().map(DeliveryLog::checksum).orElse("")));
+                today.now(), about.who(), about.fileName(), about.intake(), checksum(about.file())));
     }
 
     void finish(long delivery, About about, Changes changes, int badRows, int unknownPeople) {

@@ -13,14 +13,14 @@ import org.jspecify.annotations.Nullable;
 
 @Mapper
 interface ImportLogMapper {
-    /** @param intake the name of the intake; empty for our own format */
-    record Begun(Instant takenAt, String takenBy, String kind, String fileName, String intake, String checksum) {}
+    /** @param intake the name of the intake; empty for a plain file */
+    record Begun(Instant takenAt, String takenBy, String fileName, String intake, String checksum) {}
 
     record Entry(
             long id,
             Instant takenAt,
             String takenBy,
-            String kind,
+
             String fileName,
             @Nullable String intake,
             int newRows,
@@ -35,9 +35,9 @@ interface ImportLogMapper {
     /** A delivery that begins, and gets its number; what came of it is written when it is through. */
     @Select(value = """
             SELECT id FROM FINAL TABLE (
-                INSERT INTO import_log (taken_at, taken_by, kind, file_name, intake, checksum, new_rows, changed_rows,
+                INSERT INTO import_log (taken_at, taken_by, file_name, intake, checksum, new_rows, changed_rows,
                     unchanged_rows, gone_rows, bad_lines, unknown_people)
-                VALUES (#{takenAt}, #{takenBy}, #{kind}, #{fileName}, #{intake}, #{checksum}, 0, 0, 0, 0, 0, 0))
+                VALUES (#{takenAt}, #{takenBy}, #{fileName}, #{intake}, #{checksum}, 0, 0, 0, 0, 0, 0))
             """, affectData = true)
     long begin(Begun begun);
 
@@ -56,7 +56,7 @@ interface ImportLogMapper {
             @Param("unknownPeople") int unknownPeople);
 
     @Select("""
-            SELECT id, taken_at, taken_by, kind, file_name, intake, new_rows, changed_rows, unchanged_rows, gone_rows,
+            SELECT id, taken_at, taken_by, file_name, intake, new_rows, changed_rows, unchanged_rows, gone_rows,
                 bad_lines, unknown_people, taken_back_at, taken_back_by
             FROM import_log ORDER BY id DESC LIMIT 50
             """)

@@ -29,6 +29,7 @@ class JoinedRecords implements FollowsPerson {
     private final RecordsMapper records;
     private final DeliveryMapper deliveries;
     private final FurtherNumberMapper numbers;
+    private final OtherwiseMapper otherwises;
     private final JoinedMapper joined;
     private final EventMoves events;
     private final OtherNumbers otherNumbers;
@@ -39,6 +40,7 @@ class JoinedRecords implements FollowsPerson {
             RecordsMapper records,
             DeliveryMapper deliveries,
             FurtherNumberMapper numbers,
+            OtherwiseMapper otherwises,
             JoinedMapper joined,
             EventMoves events,
             OtherNumbers otherNumbers,
@@ -47,6 +49,8 @@ class JoinedRecords implements FollowsPerson {
         this.records = records;
         this.deliveries = deliveries;
         this.numbers = numbers;
+        this.otherwises = otherwises;
+
         this.joined = joined;
         this.events = events;
         this.otherNumbers = otherNumbers;
@@ -67,9 +71,12 @@ class JoinedRecords implements FollowsPerson {
         long delivery = asDelivery(joining);
         deliveries.keepPerson(delivery, person);
         deliveries.keepPerson(delivery, other);
-        records.updatePerson(RowMapping.row(
-                together(onFile(person).orElseThrow(), onFile(other).orElseThrow())));
+        PersonRecord stays = onFile(person).orElseThrow();
+        records.updatePerson(RowMapping.row(together(stays, onFile(other).orElseThrow())));
+        records.updateSaidBy(person, saidByTogether(stays, other).written().orElse(null));
         records.deletePerson(other);
+        // What was said otherwise of a number that only leads on is said again of the person with the next delivery.
+        otherwises.forgetOf(other);
         numbers.keep(new FurtherNumber(other, "", person, delivery));
         joined.eventsOf(other).forEach(event -> events.join(event, person));
         changed(joining);
@@ -132,6 +139,21 @@ class JoinedRecords implements FollowsPerson {
             values.put(DO_NOT_CONTACT, new FieldValue.OfFlag(true));
         }
         return new PersonRecord(person.id(), values);
+    }
+
+    /** What is filled from the other belongs to whoever brought it there. */
+    private SaidBy saidByTogether(PersonRecord stays, String other) {
+        Map<String, String> sources = new HashMap<>(saidBy(other).sources());
+        sources.keySet().removeAll(stays.values().keySet());
+        sources.putAll(saidBy(stays.id()).sources());
+        return new SaidBy(sources);
+    }
+
+    private SaidBy saidBy(String person) {
+        return records.saidBy(new String[] {person}).stream()
+                .map(said -> SaidBy.read(said.saidBy()))
+                .findFirst()
+                .orElse(SaidBy.NOBODY);
     }
 
     private static boolean asks(PersonRecord person) {

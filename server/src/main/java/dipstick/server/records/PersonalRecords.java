@@ -19,6 +19,7 @@ class PersonalRecords implements PersonalData {
     private final RecordsLoader loader;
     private final DeliveryMapper deliveries;
     private final FurtherNumberMapper numbers;
+    private final OtherwiseMapper otherwises;
     private final JoinedMapper joined;
     private final Unshown unshown;
 
@@ -28,6 +29,7 @@ class PersonalRecords implements PersonalData {
             RecordsLoader loader,
             DeliveryMapper deliveries,
             FurtherNumberMapper numbers,
+            OtherwiseMapper otherwises,
             JoinedMapper joined,
             Unshown unshown) {
         this.records = records;
@@ -35,6 +37,8 @@ class PersonalRecords implements PersonalData {
         this.loader = loader;
         this.deliveries = deliveries;
         this.numbers = numbers;
+        this.otherwises = otherwises;
+
         this.joined = joined;
         this.unshown = unshown;
     }
@@ -60,6 +64,12 @@ class PersonalRecords implements PersonalData {
                         List.of("number", "source"),
                         numbers.of(person).stream()
                                 .map(one -> List.of(one.number(), one.source()))
+                                .toList()),
+                new Held(
+                        "Said otherwise by another source",
+                        List.of("field", "said", "source", "record"),
+                        otherwises.of(person).stream()
+                                .map(one -> List.of(one.field(), one.said(), one.source(), one.recordKey()))
                                 .toList()),
                 new Held(
                         "Records",
@@ -91,6 +101,8 @@ class PersonalRecords implements PersonalData {
         int gone = records.deletePerson(person) + records.deleteEventsOf(person);
         records.onFileAgain(person);
         numbers.erase(person);
+        otherwises.forgetOf(person);
+
         joined.forgetNamed(person);
         joined.forgetSaid(person);
         deliveries.eraseWhatWasDone(person);

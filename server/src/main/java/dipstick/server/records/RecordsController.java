@@ -19,11 +19,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/records")
 class RecordsController {
     private final Views views;
-    private final Imports imports;
+    private final DeliveryLog deliveries;
 
-    RecordsController(Views views, Imports imports) {
+    RecordsController(Views views, DeliveryLog deliveries) {
         this.views = views;
-        this.imports = imports;
+        this.deliveries = deliveries;
     }
 
     record KindCount(String kind, int records, Optional<String> first, Optional<String> last) {}
@@ -31,14 +31,14 @@ class RecordsController {
     /**
      * A delivery.
      *
-     * @param intake the name of the intake that read it; empty for our own format
+     * @param intake the name of the intake that read it; empty for a plain file
      * @param takenBack when and by whom it was taken back, where it was
      */
     record Taken(
             long id,
             String takenAt,
             String takenBy,
-            FileKind kind,
+
             String fileName,
             String intake,
             int newRows,
@@ -66,7 +66,7 @@ class RecordsController {
                 view.eventsOfUnknownPeople(),
                 view.builtAt().toString(),
                 kinds(events),
-                imports.latest().stream().map(RecordsController::taken).toList());
+                deliveries.latest().stream().map(RecordsController::taken).toList());
     }
 
     /**
@@ -93,7 +93,6 @@ class RecordsController {
                 entry.id(),
                 entry.takenAt().toString(),
                 entry.takenBy(),
-                FileKind.valueOf(entry.kind()),
                 entry.fileName(),
                 Optional.ofNullable(entry.intake()).orElse(""),
                 entry.newRows(),

@@ -23,6 +23,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -80,8 +81,11 @@ public class RecordsIn {
 
     /** What makes the records; it may be asked more than once, and makes the same. */
     public interface Source {
-        /** The system that wrote the file. */
+        /** The system that wrote the file; empty for none by name. */
         String name();
+
+        /** Whether what another source brought gives way to this one. */
+        boolean outranks(String other);
 
         List<Field> customOfPeople();
 
@@ -93,7 +97,7 @@ public class RecordsIn {
         /** Whether people who are on file stay as they are. */
         boolean onlyAddsPeople();
 
-        /** Whether whoever is not among its people goes off file. */
+        /** Whether whoever is not among its people goes off file, now that it was read. */
         boolean namesEverybody();
 
         /** Whether a blank cell clears a field of a record that is on file. */
@@ -116,6 +120,8 @@ public class RecordsIn {
      * @param unknownPeople how many people events are of who are not on file
      * @param erased records of people who were erased here, which are left out
      * @param toJoin pairs of people who are both on file, and are one by what the source says
+     * @param otherwise how much it says otherwise than another source, whose word stays
+     * @param firstOtherwise some of it
      */
     public record Brought(
             Counts people,
@@ -125,10 +131,13 @@ public class RecordsIn {
             int unknownPeople,
             int erased,
             List<String> toJoin,
-            Set<String> peopleConcerned) {
+            Set<String> peopleConcerned,
+            int otherwise,
+            List<Otherwise> firstOtherwise) {
         public Brought {
             toJoin = List.copyOf(toJoin);
             peopleConcerned = Set.copyOf(peopleConcerned);
+            firstOtherwise = List.copyOf(firstOtherwise);
         }
     }
 
@@ -144,7 +153,10 @@ public class RecordsIn {
     /** @param shown whether the view shows them; else it is being tried again */
     public record Taken(long delivery, Brought brought, boolean shown) {}
 
-    /** @param badRows how many rows of the file are left out, since they cannot be read */
+    /**
+     * @param intake the name of the intake; empty for a plain file
+     * @param badRows how many rows of the file are left out, since they cannot be read
+     */
     public record About(String who, String fileName, String intake, Path file, int badRows) {}
 
     /** @param look at everybody as they would be */
@@ -158,8 +170,8 @@ public class RecordsIn {
 
     public Taken take(Source source, About about) {
         Taken taken = turns.delivering(() -> transaction.execute(_ -> {
-            DeliveryLog.About logged = new DeliveryLog.About(
-                    about.who(), FileKind.OTHER, about.fileName(), about.intake(), Optional.of(about.file()));
+            DeliveryLog.About logged =
+                    new DeliveryLog.About(about.who(), about.fileName(), about.intake(), about.file());
             long delivery = deliveries.begin(logged);
             Brought brought = new Writing(source, Optional.of(writer.notesOf(delivery)), delivery).all();
             deliveries.finish(
@@ -170,12 +182,19 @@ public class RecordsIn {
                             brought.people().changed() + brought.events().changed(),
                             brought.people().unchanged() + brought.events().unchanged(),
                             brought.gone() + brought.goneEvents(),
-                            Set.of()),
+                            Set.of(),
+                            brought.otherwise(),
+                            List.of()),
                     about.badRows(),
                     brought.unknownPeople());
             return new Taken(delivery, brought, false);
         }));
         return new Taken(taken.delivery(), taken.brought(), views.show());
+    }
+
+    /** The fields that people and records have here, the practice's own among them. */
+    public RecordFields fields() {
+        return loader.fields();
     }
 
     /** When the very same file was last taken, if it was, and was not taken back. */
@@ -253,6 +272,7 @@ public class RecordsIn {
 
         private final Set<String> kinds = new HashSet<>();
         private final long delivery;
+        private final Saying saying;
         private int leftOut;
         private final WhoIsMeant whoIsMeant;
         private final JoinedInFile joinedInFile = numbers.joinedInFile();
@@ -261,6 +281,8 @@ public class RecordsIn {
             this.source = source;
             this.notes = notes;
             this.delivery = delivery;
+            this.saying = new Saying(source.name(), source::outranks, delivery);
+
             this.whoIsMeant = numbers.of(source.name(), onFile);
             this.personFields = known.people().with(source.customOfPeople());
             this.eventFields = known.events().with(source.customOfEvents());
@@ -307,7 +329,10 @@ public class RecordsIn {
                     whoIsMeant.mergedOnFile().stream()
                             .map(WhoIsMeant.Both::words)
                             .toList(),
-                    concerned);
+                    concerned,
+                    people.otherwise() + events.otherwise(),
+                    Stream.concat(people.firstOtherwise().stream(), events.firstOtherwise().stream())
+                            .toList());
         }
 
         private static Counts counts(Changes changes) {
@@ -371,13 +396,17 @@ public class RecordsIn {
         }
 
         private void writePeople() {
-            ofPeople.add(writer.writePeople(people, source.cleared(), personFields, notes));
+            ofPeople.add(writer.writePeople(people, source.cleared(), personFields, saying, notes));
             people.clear();
         }
 
         private void writeEvents() {
             ofEvents.add(writer.writeEvents(
-                    events, source.blanksOfEventsClear() ? Over.BLANKS_CLEAR : Over.BLANKS_STAY, eventFields, notes));
+                    events,
+                    source.blanksOfEventsClear() ? Over.BLANKS_CLEAR : Over.BLANKS_STAY,
+                    eventFields,
+                    saying,
+                    notes));
             events.clear();
         }
     }

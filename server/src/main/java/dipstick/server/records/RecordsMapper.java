@@ -31,7 +31,20 @@ interface RecordsMapper {
      */
     record StoredEvent(Map<String, FieldValue> known, Optional<String> custom) {}
 
-    record KnownEvent(String recordKey, String fingerprint, String personId) {}
+    /** @param source null where the record names none */
+    record KnownEvent(
+            String recordKey,
+            String fingerprint,
+            String personId,
+            @Nullable String source) {
+        /** The source that brought it; empty for none by name. */
+        String owner() {
+            return source == null ? "" : source;
+        }
+    }
+
+    /** @param saidBy as {@link SaidBy} writes it */
+    record PersonSaidBy(String id, String saidBy) {}
 
     @Select("SELECT name, type, of_events FROM custom_field ORDER BY name")
     List<CustomFieldRow> customFields();
@@ -60,6 +73,13 @@ interface RecordsMapper {
     @Select("SELECT " + PersonRowReader.COLUMNS
             + " FROM person WHERE id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})")
     List<StoredPerson> people(@Param("ids") String[] ids);
+
+    @Select("SELECT id, said_by FROM person WHERE said_by IS NOT NULL"
+            + " AND id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})")
+    List<PersonSaidBy> saidBy(@Param("ids") String[] ids);
+
+    @Update("UPDATE person SET said_by = #{saidBy} WHERE id = #{id}")
+    int updateSaidBy(@Param("id") String id, @Param("saidBy") @Nullable String saidBy);
 
     @Select("SELECT id FROM person")
     List<String> personIds();
@@ -95,7 +115,7 @@ interface RecordsMapper {
     List<String> newcomers(@Param("ids") String[] ids, @Param("moment") Instant moment);
 
     @Select("""
-            SELECT record_key, fingerprint, person_id FROM event
+            SELECT record_key, fingerprint, person_id, source FROM event
             WHERE record_key = ANY(#{keys, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
             """)
     List<KnownEvent> knownEvents(@Param("keys") String[] keys);
@@ -104,7 +124,7 @@ interface RecordsMapper {
     List<StoredEvent> eventsByKey(@Param("keys") String[] keys);
 
     @Select("""
-            SELECT record_key, fingerprint, person_id FROM event WHERE source = #{source}
+            SELECT record_key, fingerprint, person_id, source FROM event WHERE source = #{source}
                 AND kind = ANY(#{kinds, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
             """)
     List<KnownEvent> eventsOfSource(@Param("source") String source, @Param("kinds") String[] kinds);
@@ -112,13 +132,14 @@ interface RecordsMapper {
     @Insert("""
             INSERT INTO person (id, family_name, given_name, birth_first, birth_last, sex, status, deceased_first,
                 deceased_last, provider, site, phone, mobile, email, address, city, postcode, language, contact_by,
-                do_not_contact, custom, came_at)
+                do_not_contact, custom, said_by, came_at)
             VALUES (#{one.id}, #{one.familyName}, #{one.givenName}, #{one.birthFirst}, #{one.birthLast}, #{one.sex},
                 #{one.status}, #{one.deceasedFirst}, #{one.deceasedLast}, #{one.provider}, #{one.site}, #{one.phone},
                 #{one.mobile}, #{one.email}, #{one.address}, #{one.city}, #{one.postcode}, #{one.language},
-                #{one.contactBy}, #{one.doNotContact}, #{one.custom}, #{cameAt})
+                #{one.contactBy}, #{one.doNotContact}, #{one.custom}, #{saidBy}, #{cameAt})
             """)
-    int insertPerson(@Param("one") PersonRow person, @Param("cameAt") Instant cameAt);
+    int insertPerson(
+            @Param("one") PersonRow person, @Param("saidBy") @Nullable String saidBy, @Param("cameAt") Instant cameAt);
 
     @Update("""
             UPDATE person SET family_name = #{familyName}, given_name = #{givenName}, birth_first = #{birthFirst},

@@ -31,13 +31,18 @@ public class RecordsSeed {
         writer.addCustomFieldsOfPeople(customFields, Fields.PERSON);
         for (int from = 0; from < people.size(); from += CHUNK) {
             writer.writePeople(
-                    people.subList(from, Math.min(people.size(), from + CHUNK)), all, fields, Optional.empty());
+                    people.subList(from, Math.min(people.size(), from + CHUNK)),
+                    all,
+                    fields,
+                    Saying.OF_NOBODY,
+                    Optional.empty());
         }
         for (int from = 0; from < events.size(); from += CHUNK) {
             writer.writeEvents(
                     events.subList(from, Math.min(events.size(), from + CHUNK)),
                     Over.BLANKS_CLEAR,
                     Fields.EVENT,
+                    Saying.OF_NOBODY,
                     Optional.empty());
         }
     }

@@ -2,16 +2,17 @@ package dipstick.server.records;
 
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.Field;
-import dipstick.core.records.FieldValue;
 import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
 import dipstick.server.practice.Today;
 import dipstick.server.records.RecordsMapper.CustomFieldRow;
 import dipstick.server.records.RecordsMapper.KnownEvent;
+import dipstick.server.records.RecordsMapper.PersonSaidBy;
 import dipstick.server.records.RecordsMapper.StoredEvent;
 import dipstick.server.records.RecordsMapper.StoredPerson;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -32,7 +33,7 @@ import org.springframework.stereotype.Component;
 /** Writes records over those that they name, in batches; runs inside the caller's transaction. */
 // The session of its own knows the mappers that are there.
 @Component
-@DependsOn({"recordsMapper", "deliveryMapper"})
+@DependsOn({"recordsMapper", "deliveryMapper", "otherwiseMapper"})
 class RecordsWriter {
     /** What becomes of the fields of a record on file of which a new one says nothing. */
     enum Over {
@@ -40,13 +41,10 @@ class RecordsWriter {
         BLANKS_STAY
     }
 
-    /** Fields that only say something together: where one is said anew, nothing of the others stays. */
-    private static final List<Set<String>> TOGETHER =
-            List.of(Set.of("value", "value_text", "unit"), Set.of("code", "system", "also_coded"));
-
     private final SqlSessionTemplate session;
     private final RecordsMapper batch;
     private final DeliveryMapper deliveries;
+    private final OtherwiseMapper otherwises;
     private final Unshown unshown;
     private final Today today;
 
@@ -58,6 +56,7 @@ class RecordsWriter {
                 new SqlSessionTemplate(new DefaultSqlSessionFactory(factory.getConfiguration()), ExecutorType.BATCH);
         this.batch = session.getMapper(RecordsMapper.class);
         this.deliveries = session.getMapper(DeliveryMapper.class);
+        this.otherwises = session.getMapper(OtherwiseMapper.class);
     }
 
     /** What is written with these notes can be taken back. */
@@ -88,40 +87,64 @@ class RecordsWriter {
     /**
      * Writes people with ids of their own.
      *
-     * @param spokenOf the fields that the new records speak of; the others stay as they are
+     * @param spokenOf the fields that a blank clears; the others stay as they are
      */
-    Changes writePeople(List<PersonRecord> people, Set<String> spokenOf, Fields fields, Optional<DeliveryNotes> notes) {
+    Changes writePeople(
+            List<PersonRecord> people, Set<String> spokenOf, Fields fields, Saying who, Optional<DeliveryNotes> notes) {
+        String[] ids = people.stream().map(PersonRecord::id).toArray(String[]::new);
         Map<String, PersonRecord> known = new HashMap<>();
-        for (StoredPerson person :
-                batch.people(people.stream().map(PersonRecord::id).toArray(String[]::new))) {
+        for (StoredPerson person : batch.people(ids)) {
             known.put(person.row().id(), RowMapping.person(person.row(), fields));
         }
+        Map<String, SaidBy> saidBy = batch.saidBy(ids).stream()
+                .collect(Collectors.toMap(PersonSaidBy::id, said -> SaidBy.read(said.saidBy())));
+        forgetOtherwiseOf(ids, people, who);
         Instant now = today.now();
         int added = 0;
         int changed = 0;
         Set<String> others = new HashSet<>();
+        List<Otherwise> otherwise = new ArrayList<>();
         for (PersonRecord person : people) {
             PersonRecord before = known.get(person.id());
             if (before == null) {
                 notes.ifPresent(note -> note.addsPerson(person));
-                batch.insertPerson(RowMapping.row(person), now);
+                String by = PersonOver.nobody(person, who).saidBy().written().orElse(null);
+                batch.insertPerson(RowMapping.row(person), by, now);
                 others.add(person.id());
                 added++;
             } else {
-                PersonRecord after = over(before, person, spokenOf);
-                if (!after.equals(before)) {
-                    notes.ifPresent(note -> note.changesPerson(after));
-                    batch.updatePerson(RowMapping.row(after));
+                SaidBy by = saidBy.getOrDefault(person.id(), SaidBy.NOBODY);
+                PersonOver over = PersonOver.of(before, by, person, spokenOf, who);
+                otherwise.addAll(over.otherwise());
+                if (!over.after().equals(before)) {
+                    notes.ifPresent(note -> note.changesPerson(over.after()));
+                    batch.updatePerson(RowMapping.row(over.after()));
+                    if (!over.saidBy().equals(by)) {
+                        batch.updateSaidBy(person.id(), over.saidBy().written().orElse(null));
+                    }
                     others.add(person.id());
                     changed++;
                 }
             }
         }
+        keep(otherwise, who);
         if (added + changed > 0) {
             changed(others);
         }
         session.flushStatements();
-        return new Changes(added, changed, people.size() - added - changed, 0, others);
+        return new Changes(added, changed, people.size() - added - changed, 0, others, otherwise.size(), otherwise);
+    }
+
+    private void forgetOtherwiseOf(String[] ids, List<PersonRecord> people, Saying who) {
+        String[] said = people.stream()
+                .flatMap(person -> person.values().keySet().stream())
+                .distinct()
+                .toArray(String[]::new);
+        otherwises.forgetOfPeople(who.source(), ids, said);
+    }
+
+    private void keep(List<Otherwise> otherwise, Saying who) {
+        otherwise.forEach(one -> otherwises.keep(one, who.delivery()));
     }
 
     /**
@@ -140,7 +163,7 @@ class RecordsWriter {
             changed(others);
         }
         session.flushStatements();
-        return new Changes(0, 0, 0, others.size(), Set.copyOf(others));
+        return Changes.gone(others.size(), Set.copyOf(others));
     }
 
     private void changed(Collection<String> people) {
@@ -148,13 +171,6 @@ class RecordsWriter {
             batch.changeStamp(UUID.randomUUID().toString());
             session.flushStatements();
         });
-    }
-
-    private static PersonRecord over(PersonRecord before, PersonRecord after, Set<String> spokenOf) {
-        Map<String, FieldValue> values = new HashMap<>(before.values());
-        values.keySet().removeAll(spokenOf);
-        values.putAll(after.values());
-        return new PersonRecord(before.id(), values);
     }
 
     /**
@@ -175,18 +191,7 @@ class RecordsWriter {
             changed(people);
         }
         session.flushStatements();
-        return new Changes(0, 0, 0, others.size(), people);
-    }
-
-    private static EventRecord over(EventRecord before, EventRecord after) {
-        Map<String, FieldValue> values = new HashMap<>(before.values());
-        TOGETHER.stream()
-                .filter(fields -> fields.stream().anyMatch(after.values()::containsKey))
-                .forEach(values.keySet()::removeAll);
-        // The day of recording is kept by itself, and is no change.
-        values.remove("recorded_on");
-        values.putAll(after.values());
-        return new EventRecord(values);
+        return Changes.gone(others.size(), people);
     }
 
     /**
@@ -195,7 +200,7 @@ class RecordsWriter {
      * @param over what becomes of one that is on file
      * @param fields those that events have
      */
-    Changes writeEvents(List<EventRecord> events, Over over, Fields fields, Optional<DeliveryNotes> notes) {
+    Changes writeEvents(List<EventRecord> events, Over over, Fields fields, Saying who, Optional<DeliveryNotes> notes) {
         LocalDate now = today.day();
         Map<String, EventRow> rows = new LinkedHashMap<>();
         Map<String, EventRecord> said = new HashMap<>();
@@ -209,18 +214,25 @@ class RecordsWriter {
         for (KnownEvent event : batch.knownEvents(rows.keySet().toArray(String[]::new))) {
             known.put(event.recordKey(), event);
         }
-        if (over == Over.BLANKS_STAY) {
-            String[] changed = known.values().stream()
-                    .filter(event -> !event.fingerprint()
-                            .equals(rows.get(event.recordKey()).fingerprint()))
-                    .map(KnownEvent::recordKey)
-                    .toArray(String[]::new);
-            for (StoredEvent stored : changed.length == 0 ? List.<StoredEvent>of() : batch.eventsByKey(changed)) {
-                EventRecord before = RowMapping.event(stored, fields);
-                String key = RowMapping.row(before).recordKey();
-                rows.put(key, RowMapping.row(over(before, said.get(key))));
-            }
+        otherwises.forgetOfRecords(who.source(), known.keySet().toArray(String[]::new));
+        List<Otherwise> otherwise = new ArrayList<>();
+        String[] merged = known.values().stream()
+                .filter(event ->
+                        !event.fingerprint().equals(rows.get(event.recordKey()).fingerprint()))
+                .filter(event -> over == Over.BLANKS_STAY
+                        || !of(said.get(event.recordKey()), who).owns(event.owner()))
+                .map(KnownEvent::recordKey)
+                .toArray(String[]::new);
+        for (StoredEvent stored : merged.length == 0 ? List.<StoredEvent>of() : batch.eventsByKey(merged)) {
+            EventRecord before = RowMapping.event(stored, fields);
+            String key = RowMapping.row(before).recordKey();
+            EventRecord after = said.get(key);
+            EventOver made = EventOver.of(key, before, after, of(after, who));
+            otherwise.addAll(made.otherwise());
+            rows.put(key, RowMapping.row(made.after()));
         }
+        keep(otherwise, who);
+
         int added = 0;
         int changed = 0;
         Set<String> others = new HashSet<>();
@@ -243,6 +255,10 @@ class RecordsWriter {
             changed(others);
         }
         session.flushStatements();
-        return new Changes(added, changed, events.size() - added - changed, 0, others);
+        return new Changes(added, changed, events.size() - added - changed, 0, others, otherwise.size(), otherwise);
+    }
+
+    private static Saying of(EventRecord said, Saying who) {
+        return who.of(said.text("source"));
     }
 }

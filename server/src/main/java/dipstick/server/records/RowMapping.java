@@ -100,13 +100,18 @@ final class RowMapping {
 
     static EventRow row(EventRecord event) {
         String fingerprint = fingerprint(event);
-        String key = event.id().isEmpty() ? "of all fields: " + fingerprint : "id: " + event.id();
+        String key = event.id().isEmpty() ? "of all fields: " + fingerprint : keyOf(event.id());
         Map<String, @Nullable Object> cells = EventColumns.cells(event);
         Map<String, String> custom = CustomValues.of(event.values(), Fields.EVENT);
         cells.put("custom", custom.isEmpty() ? null : CustomValues.written(custom));
         cells.put("record_key", key);
         cells.put("fingerprint", fingerprint);
         return new EventRow(key, fingerprint, event.personId(), cells);
+    }
+
+    /** The key of a record that has a number of its own. */
+    static String keyOf(String id) {
+        return "id: " + id;
     }
 
     static EventRecord event(StoredEvent stored, Fields fields) {

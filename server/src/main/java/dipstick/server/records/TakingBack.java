@@ -30,6 +30,7 @@ class TakingBack {
     private final DeliveryMapper deliveries;
     private final RecordsMapper records;
     private final FurtherNumberMapper numbers;
+    private final OtherwiseMapper otherwises;
     private final OtherNumbers otherNumbers;
     private final EventMoves moves;
     private final TakingTurns turns;
@@ -44,6 +45,7 @@ class TakingBack {
             DeliveryMapper deliveries,
             RecordsMapper records,
             FurtherNumberMapper numbers,
+            OtherwiseMapper otherwises,
             OtherNumbers otherNumbers,
             EventMoves moves,
             TakingTurns turns,
@@ -56,6 +58,8 @@ class TakingBack {
         this.deliveries = deliveries;
         this.records = records;
         this.numbers = numbers;
+        this.otherwises = otherwises;
+
         this.otherNumbers = otherNumbers;
         this.moves = moves;
         this.turns = turns;
@@ -105,6 +109,8 @@ class TakingBack {
                 }
             }
             numbers.takeBack(delivery);
+            otherwises.takeBack(delivery);
+
             unshown.changing(
                     people, true, () -> records.changeStamp(UUID.randomUUID().toString()));
             audit.record(who, Act.RECORDS_TAKEN_BACK, standing.fileName());

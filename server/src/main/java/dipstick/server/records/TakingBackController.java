@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Taking a delivery back: see what that does, then do it. */
 @RestController
-@RequestMapping("/api/imports/taken/{delivery}/taking-back")
+@RequestMapping("/api/deliveries/taken/{delivery}/taking-back")
 class TakingBackController {
     private final TakingBack takingBack;
 

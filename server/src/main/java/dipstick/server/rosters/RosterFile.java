@@ -93,6 +93,7 @@ record RosterFile(List<String> fields, List<SharedRoster.Row> lines, List<Troubl
                 like.id(),
                 like.name(),
                 like.source(),
+                like.rank(),
                 like.table(),
                 like.written(),
                 new Intake.Whose(number, by, Optional.empty(), Optional.empty()),

@@ -80,7 +80,8 @@ class RosterFileController {
                 .filter(intake -> !intake.isEmpty())
                 .map(RosterChecks::intake);
         return files.read(name, request.getInputStream(), (fileName, file) -> {
-            Proposal proposal = Proposing.of(fileName, file, today.day().getYear());
+            Proposal proposal =
+                    Proposing.of(fileName, file, Proposing.Asked.in(today.day().getYear()));
             Fields people =
                     evaluators.asOf(Optional.empty()).population().fields().people();
 

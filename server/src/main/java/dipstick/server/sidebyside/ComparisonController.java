@@ -176,7 +176,8 @@ class ComparisonController {
             Principal who)
             throws IOException {
         return files.read(name, request.getInputStream(), (fileName, file) -> {
-            Proposal proposal = Proposing.of(fileName, file, today.day().getYear());
+            Proposal proposal =
+                    Proposing.of(fileName, file, Proposing.Asked.in(today.day().getYear()));
             ThingsFile read = ThingsFile.read(file, proposal, dates, today.zone());
 
             return view(

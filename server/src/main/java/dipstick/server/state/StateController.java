@@ -7,8 +7,12 @@ import dipstick.core.state.Feed;
 import dipstick.core.state.Oddity;
 import dipstick.core.wording.FieldWords;
 import dipstick.server.accounts.Accounts;
+import dipstick.server.accounts.Colleague;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
+import dipstick.server.people.PersonLine;
+import dipstick.server.records.Otherwise;
+import dipstick.server.records.SaidOtherwise;
 import dipstick.server.records.Views;
 import dipstick.server.web.CsvTable;
 import dipstick.server.web.Download;
@@ -38,22 +42,35 @@ import org.springframework.web.bind.annotation.RestController;
 class StateController {
     private static final int MOST_ROWS = 200;
     private static final String CSV = "text/csv;charset=UTF-8";
+    private static final List<String> OF_NOBODY = List.of("person_id", "records");
+    private static final List<String> OTHERWISE =
+            List.of("person_id", "record", "field", "on_file", "brought_by", "said_otherwise", "said_by");
 
     private final States states;
     private final Views views;
+    private final SaidOtherwise saidOtherwise;
     private final Accounts accounts;
     private final AuditLog audit;
 
-    StateController(States states, Views views, Accounts accounts, AuditLog audit) {
+    StateController(States states, Views views, SaidOtherwise saidOtherwise, Accounts accounts, AuditLog audit) {
         this.states = states;
         this.views = views;
+        this.saidOtherwise = saidOtherwise;
         this.accounts = accounts;
         this.audit = audit;
     }
 
-    /** @param nobody numbers that records name, though nobody has them */
+    /**
+     * @param nobody numbers that records name, though nobody has them
+     * @param otherwise what a source says otherwise than another one, whose word stays
+     */
     record StateView(
-            String asOf, List<FeedView> feeds, List<BlanksView> blanks, List<OddityView> odd, NobodyView nobody) {}
+            String asOf,
+            List<FeedView> feeds,
+            List<BlanksView> blanks,
+            List<OddityView> odd,
+            NobodyView nobody,
+            SaidOtherwiseView otherwise) {}
 
     /**
      * @param undated how many records have no exact day
@@ -89,6 +106,8 @@ class StateController {
 
     record NobodyView(int people, int records) {}
 
+    record SaidOtherwiseView(int people, int values) {}
+
     /** @param total of the rows; only the first are given */
     record OddTable(List<String> columns, List<List<String>> rows, int total) {}
 
@@ -96,6 +115,8 @@ class StateController {
     StateView state() {
         States.Known now = states.now();
         Function<Oddity, List<States.Touched>> touching = states.touching(now);
+        List<Otherwise> otherwise = saidOtherwise.all();
+
         return new StateView(
                 now.day().toString(),
                 now.state().feeds().stream().map(StateController::view).toList(),
@@ -111,7 +132,13 @@ class StateController {
                         .toList(),
                 new NobodyView(
                         views.current().records().waiting().size(),
-                        views.current().eventsOfUnknownPeople()));
+                        views.current().eventsOfUnknownPeople()),
+                new SaidOtherwiseView(
+                        (int) otherwise.stream()
+                                .map(Otherwise::person)
+                                .distinct()
+                                .count(),
+                        otherwise.size()));
     }
 
     @GetMapping("/odd/{sort}")
@@ -122,17 +149,26 @@ class StateController {
     }
 
     private OddTable table(OddRows odd, String what) {
-        audit.record(Act.PEOPLE_LISTED, "records in doubt, " + what);
-        List<List<String>> rows = odd.rows(accounts.here()).toList();
-        return new OddTable(odd.header(), rows.stream().limit(MOST_ROWS).toList(), rows.size());
+        return table(odd.header(), odd.rows(accounts.here()), "records in doubt, " + what);
+    }
+
+    private OddTable table(List<String> header, Stream<List<String>> all, String what) {
+        audit.record(Act.PEOPLE_LISTED, what);
+        List<List<String>> rows = all.toList();
+        return new OddTable(header, rows.stream().limit(MOST_ROWS).toList(), rows.size());
     }
 
     private ResponseEntity<String> file(OddRows odd, String what) {
-        audit.record(Act.LIST_EXPORTED, "records in doubt, " + what);
+        return file(odd.header(), odd.rows(accounts.here()), "records in doubt, " + what, what);
+    }
+
+    private ResponseEntity<String> file(List<String> header, Stream<List<String>> rows, String what, String fileName) {
+        audit.record(Act.LIST_EXPORTED, what);
         return Download.of(
                 CSV,
-                what.replaceAll("[^\\p{L}\\p{N}_-]+", "-") + "-" + states.now().day() + ".csv",
-                CsvTable.of(odd.header(), odd.rows(accounts.here())));
+                fileName.replaceAll("[^\\p{L}\\p{N}_-]+", "-") + "-"
+                        + states.now().day() + ".csv",
+                CsvTable.of(header, rows));
     }
 
     /** @param kind of the records; empty for people */
@@ -190,19 +226,39 @@ class StateController {
     /** The numbers that nobody has, with how many records each, the most first. */
     @GetMapping("/nobody")
     OddTable nobody() {
-        audit.record(Act.PEOPLE_LISTED, "records of nobody");
-        List<List<String>> rows = ofNobody().toList();
-        return new OddTable(
-                List.of("person_id", "records"), rows.stream().limit(MOST_ROWS).toList(), rows.size());
+        return table(OF_NOBODY, ofNobody(), "records of nobody");
     }
 
     @GetMapping("/nobody/file")
     ResponseEntity<String> nobodyFile() {
-        audit.record(Act.LIST_EXPORTED, "records of nobody");
-        return Download.of(
-                CSV,
-                "records-of-nobody-" + states.now().day() + ".csv",
-                CsvTable.of(List.of("person_id", "records"), ofNobody()));
+        return file(OF_NOBODY, ofNobody(), "records of nobody", "records of nobody");
+    }
+
+    /** What a source says otherwise than another one, whose word stays. */
+    @GetMapping("/otherwise")
+    OddTable otherwise() {
+        return table(OTHERWISE, ofOtherwise(), "said otherwise by another source");
+    }
+
+    @GetMapping("/otherwise/file")
+    ResponseEntity<String> otherwiseFile() {
+        return file(OTHERWISE, ofOtherwise(), "said otherwise by another source", "said otherwise");
+    }
+
+    private Stream<List<String>> ofOtherwise() {
+        Population population = views.current().population();
+        Colleague here = accounts.here();
+        return saidOtherwise.all().stream()
+                .filter(one -> here.maySeePeopleOf(PersonLine.text(
+                        population, population.find(one.person()).orElseThrow(), "provider")))
+                .map(one -> List.of(
+                        one.person(),
+                        one.recordKey().isEmpty() ? "" : one.recordKey().substring("id: ".length()),
+                        one.field(),
+                        one.kept(),
+                        one.owner(),
+                        one.said(),
+                        one.source()));
     }
 
     /** Whoever sees own people only does not learn of whom nothing is known. */

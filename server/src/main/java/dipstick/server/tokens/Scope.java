@@ -21,11 +21,6 @@ enum Scope {
     /** Bring people and records in, and see what became of them. */
     RECORDS_BRING_IN(
             Set.of(Role.COORDINATOR, Role.ADMINISTRATOR),
-            "POST /api/imports",
-            "GET /api/imports/{id}",
-            "DELETE /api/imports/{id}",
-            "GET /api/imports/{id}/problems",
-            "POST /api/imports/{id}/take",
             "POST /api/deliveries",
             "GET /api/deliveries/{id}",
             "DELETE /api/deliveries/{id}",

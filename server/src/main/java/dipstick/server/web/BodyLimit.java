@@ -22,7 +22,7 @@ class BodyLimit extends OncePerRequestFilter {
     static final int LARGEST = 4_000_000;
 
     /** A file of records is as large as it is, and goes to the disk as it comes. */
-    private static final Set<String> FILES = Set.of("/api/imports", "/api/deliveries", "/api/comparisons/files");
+    private static final Set<String> FILES = Set.of("/api/deliveries", "/api/comparisons/files");
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {

@@ -161,11 +161,6 @@ class RightsTest {
         "/api/people/none/erasure, POST, CO",
         "/api/erasures, GET, CO",
         "/api/erasures/1/kept-out, DELETE, CO",
-        "/api/imports?kind=PEOPLE&name=x, POST, CO AD",
-        "/api/imports/none, GET, CO AD",
-        "/api/imports/none, DELETE, CO AD",
-        "/api/imports/none/problems, GET, CO AD",
-        "/api/imports/none/take, POST, CO AD",
         "/api/records/state, GET, CO",
         "/api/records/state/odd/FAR_VALUE, GET, CO",
         "/api/records/state/odd/FAR_VALUE/file, GET, CO",
@@ -174,6 +169,8 @@ class RightsTest {
         "/api/records/state/blank/lists?kind=&field=phone, GET, CO",
         "/api/records/state/nobody, GET, CO",
         "/api/records/state/nobody/file, GET, CO",
+        "/api/records/state/otherwise, GET, CO",
+        "/api/records/state/otherwise/file, GET, CO",
         "/api/records/terms/outside, GET, CO",
         "/api/rosters, GET, CO",
         "/api/rosters/none, GET, CO",
@@ -195,8 +192,8 @@ class RightsTest {
         "/api/same-person/joined/0, DELETE, CO",
         "/api/same-person/apart, POST, CO",
         "/api/same-person/apart/0, DELETE, CO",
-        "/api/imports/taken/0/taking-back, GET, CO AD",
-        "/api/imports/taken/0/taking-back, POST, CO AD",
+        "/api/deliveries/taken/0/taking-back, GET, CO AD",
+        "/api/deliveries/taken/0/taking-back, POST, CO AD",
         "/api/deliveries?name=x, POST, CO AD",
         "/api/deliveries/waiting, GET, CO AD",
         "/api/deliveries/waiting/none, POST, CO AD",
@@ -320,7 +317,7 @@ class RightsTest {
 
     @Test
     void a_change_without_the_token_is_refused() throws Exception {
-        Reply refused = People.coordinator().postWithoutToken("/api/imports/none/take");
+        Reply refused = People.coordinator().postWithoutToken("/api/deliveries/none/take");
         assertThat(refused.status()).isIn(401, 403);
     }
 

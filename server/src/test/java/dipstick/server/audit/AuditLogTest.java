@@ -22,7 +22,7 @@ class AuditLogTest {
                 {"format": "dipstick-criteria/1", "id": "watched", "name": "Watched", "include": [
                     {"id": "mine", "test": {"field": "id", "startsWith": "watched-"}}]}""";
         People.publish(coordinator, "watched", document);
-        People.bringIn(coordinator, "PEOPLE", "id\nwatched-person\n");
+        People.bringIn(coordinator, "id\nwatched-person\n");
         coordinator.get("/api/lists/watched");
         coordinator.get("/api/lists/watched/csv");
         coordinator.get("/api/lists/watched/people/watched-person");

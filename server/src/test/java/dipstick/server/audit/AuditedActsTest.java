@@ -33,7 +33,7 @@ class AuditedActsTest {
         orla = People.signedIn("audited-orla", Role.COORDINATOR);
         admin = People.signedIn("audited-admin", Role.ADMINISTRATOR);
         manager = People.signedIn("audited-maud", Role.MANAGER);
-        People.bringIn(orla, "PEOPLE", "id,family_name,phone,address\nseen-1,Seenwright,01632 960001,1 Ash Row\n");
+        People.bringIn(orla, "id,family_name,phone,address\nseen-1,Seenwright,01632 960001,1 Ash Row\n");
         People.publish(orla, "seen-list", set());
         People.signedIn("audited-leaver", Role.CALLER);
     }

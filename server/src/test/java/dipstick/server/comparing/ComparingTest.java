@@ -33,7 +33,7 @@ class ComparingTest {
         clock = SetClock.onThe(MONDAY);
         server = RunningServer.over(folder, clock);
         orla = server.signedIn("orla", Role.COORDINATOR);
-        People.bringIn(orla, "PEOPLE", """
+        People.bringIn(orla, """
                 id,family_name,birth_date,phone,provider
                 both,Marl,1950,1,Dr A
                 due-apart,Vask,1950,1,Dr A
@@ -41,7 +41,7 @@ class ComparingTest {
                 only-there,Wend,1980,1,Dr A
                 neither,Ardle,2020,1,Dr A
                 """);
-        People.bringIn(orla, "EVENTS", """
+        People.bringIn(orla, """
                 id,person_id,kind,on
                 e1,due-apart,hearing,2025-01-05
                 e2,due-apart,kidney,2024-06-05
@@ -101,10 +101,10 @@ class ComparingTest {
     void any_two_readings_say_who_joined_left_and_stayed_whichever_is_named_first() throws Exception {
         long first = take("hearing");
         clock.set(MONDAY.plusWeeks(1));
-        People.bringIn(orla, "EVENTS", "id,person_id,kind,on\ne9,both,hearing,2026-03-05\n");
+        People.bringIn(orla, "id,person_id,kind,on\ne9,both,hearing,2026-03-05\n");
         long second = take("hearing");
         clock.set(MONDAY.plusWeeks(2));
-        People.bringIn(orla, "PEOPLE", "id,family_name,birth_date,phone\njoins,Quill,1955,1\n");
+        People.bringIn(orla, "id,family_name,birth_date,phone\njoins,Quill,1955,1\n");
         new Desks(orla, "hearing").does("SET_ASIDE", "only-here", "words", "\"in hospital\"");
         long third = take("hearing");
 

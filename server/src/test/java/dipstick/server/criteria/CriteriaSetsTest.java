@@ -63,7 +63,7 @@ class CriteriaSetsTest {
 
     @Test
     void every_version_is_kept_with_what_it_changed_in_words_and_in_people() throws Exception {
-        People.bringIn(coordinator, "PEOPLE", "id,birth_date\nversion-1,1950-01-01\nversion-2,1990-01-01\n");
+        People.bringIn(coordinator, "id,birth_date\nversion-1,1950-01-01\nversion-2,1990-01-01\n");
         String mine = "{'field': 'id', 'startsWith': 'version-'}";
         String over60 = "{'all': [" + mine + ", {'age': {'from': 60}}]}";
         save("versions", "{'all': [" + mine + ", {'age': {'from': 18}}]}", "");

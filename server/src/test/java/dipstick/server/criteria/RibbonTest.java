@@ -27,10 +27,9 @@ class RibbonTest {
     static void start() throws Exception {
         coordinator = People.coordinator();
         today = RunningServer.shared().bean(Today.class).day();
-        People.bringIn(coordinator, "PEOPLE", "id\nribbon-1\nribbon-2\nribbon-3\nribbon-4\n");
+        People.bringIn(coordinator, "id\nribbon-1\nribbon-2\nribbon-3\nribbon-4\n");
         People.bringIn(
                 coordinator,
-                "EVENTS",
                 "person_id,kind,on\nribbon-1,visit,%s\nribbon-2,visit,%s\nribbon-3,visit,%s\n"
                         .formatted(today.minusMonths(10), today.minusMonths(2), today.minusMonths(20)));
     }

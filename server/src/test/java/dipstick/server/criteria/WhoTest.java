@@ -40,8 +40,8 @@ class WhoTest {
             }
         }
         people.append("near-1,Name,1976-12-01,active\nnear-2,Name,1990-01-01,active\n");
-        People.bringIn(coordinator, "PEOPLE", people.toString());
-        People.bringIn(coordinator, "EVENTS", events.toString());
+        People.bringIn(coordinator, people.toString());
+        People.bringIn(coordinator, events.toString());
         levels = coordinator.post("/api/bench", DRAFT).json().get("levels");
     }
 

@@ -41,7 +41,7 @@ class AtWorkTest {
         orla = server.signedIn("orla", Role.COORDINATOR);
         ben = server.signedIn("ben", Role.COORDINATOR);
         sent = new Sent(orla);
-        People.bringIn(orla, "PEOPLE", "id,family_name\n0001,Marl\n0002,Oak\n0003,Ash\n");
+        People.bringIn(orla, "id,family_name\n0001,Marl\n0002,Oak\n0003,Ash\n");
         People.publish(orla, "sugar", SET);
     }
 
@@ -89,7 +89,7 @@ class AtWorkTest {
         assertThat(desk.does("ATTEMPT", "0002", "outcome", "\"no-answer\"").status())
                 .isEqualTo(200);
 
-        assertThat(orla.post("/api/imports/taken/" + taken.get("delivery").asLong() + "/taking-back", "{}")
+        assertThat(orla.post("/api/deliveries/taken/" + taken.get("delivery").asLong() + "/taking-back", "{}")
                         .status())
                 .isEqualTo(200);
 

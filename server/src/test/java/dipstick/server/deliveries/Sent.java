@@ -1,9 +1,9 @@
 package dipstick.server.deliveries;
 
+import dipstick.server.People;
 import dipstick.server.RunningServer.Visitor;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import tools.jackson.databind.JsonNode;
@@ -20,20 +20,15 @@ record Sent(Visitor who) {
     }
 
     JsonNode take(JsonNode tried) throws Exception {
-        return settled(who.post(address(tried) + "/take", "").json());
+        return People.take(who, tried);
     }
 
     static String address(JsonNode delivery) {
-        return "/api/deliveries/" + delivery.get("id").asString();
+        return People.address(delivery);
     }
 
     JsonNode settled(JsonNode view) throws Exception {
-        JsonNode now = view;
-        while (List.of("READING", "TRYING", "TAKING").contains(now.get("stage").asString())) {
-            Thread.sleep(20);
-            now = who.get(address(view)).json();
-        }
-        return now;
+        return People.settled(who, view);
     }
 
     static String counts(JsonNode brought) {

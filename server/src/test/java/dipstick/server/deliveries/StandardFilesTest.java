@@ -79,7 +79,7 @@ class StandardFilesTest {
                         .at("/trial/brought/unknownPeople")
                         .asInt())
                 .isZero();
-        orla.post("/api/imports/taken/" + taken.get("delivery").asLong() + "/taking-back", "{}");
+        orla.post("/api/deliveries/taken/" + taken.get("delivery").asLong() + "/taking-back", "{}");
 
         assertThat(sent.file("visits.ndjson", VISIT.formatted("v", "p1"))
                         .at("/trial/brought/unknownPeople")
@@ -92,7 +92,7 @@ class StandardFilesTest {
             throws Exception {
         String merge = """
                 MSH|^~\\&|HIS|H|||20260302||ADT^A40|1|P|2.5\rPID|1||0012||Marl^Ada\rMRG|%s\r""";
-        People.bringIn(orla, "PEOPLE", "id,family_name\n0012,Marl\n0007,Marl\n");
+        People.bringIn(orla, "id,family_name\n0012,Marl\n0007,Marl\n");
 
         JsonNode told = sent.file("merge.hl7", merge.formatted("0007"));
         assertThat(told.at("/trial/strange/0").asString())

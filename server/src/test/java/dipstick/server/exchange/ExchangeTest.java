@@ -36,7 +36,7 @@ class ExchangeTest {
     static void bringIn() throws Exception {
         coordinator = People.coordinator();
         caller = People.caller();
-        People.bringIn(coordinator, "PEOPLE", """
+        People.bringIn(coordinator, """
                 id,family_name,given_name,birth_date,phone,email,address,city,postcode,language,do_not_contact
                 out-1,=Marl,Ada,1950-02-03,01632 960001,ada@example.org,1 Alder Walk,Otterbrook,OB1 1QX,en,no
                 out-2,Wójcik,Łucja,,01632 960002,,2 Eel Lane,Otterbrook,OB1 2QX,pl,no
@@ -98,9 +98,7 @@ class ExchangeTest {
     @Test
     void a_table_that_went_out_comes_back_in_as_it_was() throws Exception {
         People.bringIn(
-                coordinator,
-                "PEOPLE",
-                "id,family_name,birth_date,phone\nback-1,Marl,1950,+44 1632 960001\nback-2,,1950-02,\n");
+                coordinator, "id,family_name,birth_date,phone\nback-1,Marl,1950,+44 1632 960001\nback-2,,1950-02,\n");
         People.publish(
                 coordinator,
                 "coming-back",
@@ -111,9 +109,9 @@ class ExchangeTest {
                                 .replace("out-1", "back-1")
                                 .replace("out-2", "back-2"))
                 .text();
-        JsonNode taken = People.bringIn(coordinator, "PEOPLE", table);
-        assertThat(taken.get("unchangedRows").asInt()).isEqualTo(2);
-        assertThat(taken.get("badLines").asInt()).isZero();
+        JsonNode taken = People.bringIn(coordinator, table);
+        assertThat(taken.at("/taken/people/unchanged").asInt()).isEqualTo(2);
+        assertThat(taken.at("/trial/badRows").asInt()).isZero();
     }
 
     @Test
@@ -157,8 +155,7 @@ class ExchangeTest {
 
     @Test
     void the_same_letter_does_not_go_twice_within_its_step_unless_on_purpose() throws Exception {
-        People.bringIn(
-                coordinator, "PEOPLE", "id,family_name,address\ntwice-1,Marl,1 Ash Row\ntwice-2,Vask,2 Ash Row\n");
+        People.bringIn(coordinator, "id,family_name,address\ntwice-1,Marl,1 Ash Row\ntwice-2,Vask,2 Ash Row\n");
         People.publish(coordinator, "twice", SET.replace("going-out", "twice").replace("out-", "twice-"));
         String both = wanted("LETTERS", "", "r").replace("out-1", "twice-1").replace("out-2", "twice-2");
         String first = both.replace(", \"twice-2\"", "");
@@ -191,7 +188,6 @@ class ExchangeTest {
     void who_cannot_be_printed_or_has_an_address_that_fits_nowhere_is_left_out_by_name() throws Exception {
         People.bringIn(
                 coordinator,
-                "PEOPLE",
                 "id,family_name,address\nodd-1,𠮷野,1 Ash Row\nodd-2,Vask," + "A".repeat(90)
                         + "\nodd-3,فاطمة,\"Flat 3\nThe Long House, at the End of the Very Long Lane by the River\"\n");
         People.publish(coordinator, "odd", SET.replace("going-out", "odd").replace("out-", "odd-"));
@@ -261,7 +257,7 @@ class ExchangeTest {
 
     @Test
     void nothing_is_sent_to_those_whom_a_colleague_has_in_hand_or_who_are_done_with() throws Exception {
-        People.bringIn(coordinator, "PEOPLE", "id,family_name,address\nway-1,Held,1 Ash Row\nway-2,Shut,2 Ash Row\n");
+        People.bringIn(coordinator, "id,family_name,address\nway-1,Held,1 Ash Row\nway-2,Shut,2 Ash Row\n");
         People.publish(
                 coordinator,
                 "in-the-way",

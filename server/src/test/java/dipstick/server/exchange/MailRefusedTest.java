@@ -36,7 +36,7 @@ class MailRefusedTest {
                 "--spring.mail.host=127.0.0.1",
                 "--spring.mail.port=" + mailServer.getSmtp().getPort());
         orla = server.signedIn("orla", Role.COORDINATOR);
-        People.bringIn(orla, "PEOPLE", """
+        People.bringIn(orla, """
                 id,family_name,email,do_not_contact,phone
                 m1,Marl,marl@example.org,,
                 m2,Vask,not an address,,

@@ -42,7 +42,7 @@ class LevelsTest {
         SetClock clock = SetClock.onThe(MONDAY);
         RunningServer server = RunningServer.over(folder, clock);
         Visitor orla = server.signedIn("orla", Role.COORDINATOR);
-        People.bringIn(orla, "PEOPLE", """
+        People.bringIn(orla, """
                 id,site,provider,phone
                 m1,Mill Lane,Dr A,1
                 m2,Mill Lane,Dr B,1
@@ -60,9 +60,9 @@ class LevelsTest {
         desk.does("ATTEMPT", "h1", "outcome", "\"no-answer\"");
         clock.set(MONDAY.plusWeeks(4));
         desk.does("ATTEMPT", "m1", "outcome", "\"booked\"");
-        People.bringIn(orla, "EVENTS", "id,person_id,kind,on\ne1,m1,visit,2026-05-04\n");
+        People.bringIn(orla, "id,person_id,kind,on\ne1,m1,visit,2026-05-04\n");
         // Twice on one day: the last one counts.
-        People.bringIn(orla, "EVENTS", "id,person_id,kind,on\ne2,h1,visit,2026-05-04\n");
+        People.bringIn(orla, "id,person_id,kind,on\ne2,h1,visit,2026-05-04\n");
 
         JsonNode all = orla.get("/api/lists/coverage/levels").json();
         assertThat(days(all)).containsExactly("2026-04-06: 0 of 4, 4 on the list", "2026-05-04: 2 of 4, 2 on the list");

@@ -61,8 +61,8 @@ class SameNumbersTest {
                 events.append("e%d,p%d,visit,%s\n".formatted(i, i, i % 8 == 0 ? "2026-09-01" : "2026-02-01"));
             }
         }
-        People.bringIn(orla, "PEOPLE", people.toString());
-        People.bringIn(orla, "EVENTS", events.toString());
+        People.bringIn(orla, people.toString());
+        People.bringIn(orla, events.toString());
         People.publish(orla, "same", SET);
     }
 
@@ -180,7 +180,7 @@ class SameNumbersTest {
 
         // A birth date that comes moves somebody from one pile to the other, where they join now.
         clock.set(DAY.plusDays(20).atTime(9, 0).atZone(clock.getZone()).toInstant());
-        People.bringIn(orla, "PEOPLE", "id,birth_date\np5,1950-01-01\n");
+        People.bringIn(orla, "id,birth_date\np5,1950-01-01\n");
         JsonNode moved = new Desks(orla, "same").row("p5");
         assertThat(moved.get("standing").asString()).isEqualTo("ON");
         assertThat(moved.get("joinedOn").asString()).isEqualTo(today().toString());

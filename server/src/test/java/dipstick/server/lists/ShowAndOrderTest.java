@@ -29,7 +29,7 @@ class ShowAndOrderTest {
     @BeforeAll
     static void bringIn() throws Exception {
         coordinator = People.signedIn("shower", Role.COORDINATOR);
-        People.bringIn(coordinator, "PEOPLE", """
+        People.bringIn(coordinator, """
                 id,family_name,given_name,mobile,Falls score:number
                 shown-1,Ash,Ada,01632 960001,3
                 shown-2,Birch,Bo,,12.5
@@ -107,8 +107,8 @@ class ShowAndOrderTest {
         assertThat(about.get("dc:creator").asString()).isEqualTo("Person shower");
         assertThat(about.get("dc:description").asString()).isEqualTo("to call them");
         assertThat(about.get("dc:created").asString()).matches("\\d{4}-\\d\\d-\\d\\dT.*Z");
-        assertThat(People.bringIn(coordinator, "PEOPLE", String.join("\n", lines))
-                        .get("unchangedRows")
+        assertThat(People.bringIn(coordinator, String.join("\n", lines))
+                        .at("/taken/people/unchanged")
                         .asInt())
                 .isEqualTo(3);
     }

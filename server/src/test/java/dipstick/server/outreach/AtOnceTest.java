@@ -38,7 +38,7 @@ class AtOnceTest {
             people.append("race-").append(i).append(",1\n");
             people.append("same-time-").append(i).append(",1\n");
         }
-        People.bringIn(coordinator, "PEOPLE", people.toString());
+        People.bringIn(coordinator, people.toString());
         for (String list : List.of("race", "same-time")) {
             People.publish(
                     coordinator,
@@ -143,7 +143,7 @@ class AtOnceTest {
                 events.append("at-once-").append(i).append(",same-time-").append(i);
                 events.append(",same-time visit,2026-01-05\n");
             }
-            return People.bringIn(coordinator, "EVENTS", events.toString()).toString();
+            return People.bringIn(coordinator, events.toString()).toString();
         });
         all.add(() -> {
             Set<String> logged = new TreeSet<>();

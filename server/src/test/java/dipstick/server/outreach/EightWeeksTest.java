@@ -55,11 +55,11 @@ class EightWeeksTest {
     }
 
     private static void people(String rows) throws Exception {
-        People.bringIn(coordinator, "PEOPLE", rows);
+        People.bringIn(coordinator, rows);
     }
 
     private static void events(String rows) throws Exception {
-        People.bringIn(coordinator, "EVENTS", "id,person_id,kind,on,status\n" + rows);
+        People.bringIn(coordinator, "id,person_id,kind,on,status\n" + rows);
     }
 
     private static void week(int number) {

@@ -20,7 +20,7 @@ class ListKeeperTest {
     }
 
     private static Desks begin(String id, String people) throws Exception {
-        People.bringIn(coordinator, "PEOPLE", people);
+        People.bringIn(coordinator, people);
         People.publish(
                 coordinator,
                 id,
@@ -38,14 +38,12 @@ class ListKeeperTest {
     private static void came(String list, String person) throws Exception {
         People.bringIn(
                 coordinator,
-                "EVENTS",
                 "id,person_id,kind,on,status\n" + list + "-e," + person + "," + list + " visit,2026-01-05,final\n");
     }
 
     private static void wasWrong(String list, String person) throws Exception {
         People.bringIn(
                 coordinator,
-                "EVENTS",
                 "id,person_id,kind,on,status\n" + list + "-e," + person + "," + list
                         + " visit,2026-01-05,entered-in-error\n");
     }
@@ -57,14 +55,14 @@ class ListKeeperTest {
         assertThat(desk.next("certain-1")).startsWith("LOOK");
         new Desks(coordinator, "certain").does("ATTEMPT", "certain-1", "outcome", "\"left-message\"");
         assertThat(desk.next("certain-1")).as("still to check").startsWith("LOOK");
-        People.bringIn(coordinator, "PEOPLE", "id,birth_date\ncertain-1,1950\n");
+        People.bringIn(coordinator, "id,birth_date\ncertain-1,1950\n");
         assertThat(desk.row("certain-1").get("standing").asString()).isEqualTo("ON");
         assertThat(desk.state("certain-1")).isEqualTo("IN_PROGRESS");
         assertThat(desk.next("certain-1"))
                 .as("the plan goes on")
                 .isEqualTo("CALL " + LocalDate.now(ZoneId.of("Europe/Lisbon")).plusDays(7));
         assertThat(desk.log("certain-1")).first().asString().startsWith("NOW_ON ");
-        People.bringIn(coordinator, "PEOPLE", "id,birth_date\ncertain-1,\n");
+        People.bringIn(coordinator, "id,birth_date\ncertain-1,\n");
         assertThat(desk.row("certain-1").get("standing").asString()).isEqualTo("CHECK");
         assertThat(desk.log("certain-1")).first().asString().startsWith("NOW_TO_CHECK ");
     }
@@ -80,7 +78,7 @@ class ListKeeperTest {
         one.does("TAKE", "letgo-1");
         one.does("TAKE", "letgo-2");
         came("letgo", "letgo-1");
-        People.bringIn(coordinator, "EVENTS", "id,person_id,kind,on\nletgo-e2,letgo-2,letgo visit,2026-01-06\n");
+        People.bringIn(coordinator, "id,person_id,kind,on\nletgo-e2,letgo-2,letgo visit,2026-01-06\n");
         assertThat(one.state("letgo-1")).isEqualTo("DONE");
         assertThat(one.row("letgo-1").has("inHand")).isFalse();
         assertThat(one.state("letgo-2")).isEqualTo("DONE");
@@ -114,7 +112,7 @@ class ListKeeperTest {
     void a_note_is_kept_whatever_state_somebody_is_in() throws Exception {
         Desks desk = begin("noted", "id,phone,birth_date,status\nnoted-1,1,1950,\n");
         desk.does("NOTE", "noted-1", "words", "\"has a new number\"");
-        People.bringIn(coordinator, "PEOPLE", "id,status\nnoted-1,moved away\n");
+        People.bringIn(coordinator, "id,status\nnoted-1,moved away\n");
         assertThat(desk.state("noted-1")).isEqualTo("LEFT");
         desk.does("NOTE", "noted-1", "words", "\"wrote from abroad\"");
         assertThat(desk.log("noted-1"))

@@ -16,10 +16,9 @@ class MyDayTest {
         LocalDate today = LocalDate.now(ZoneId.of("Europe/Lisbon"));
         Visitor coordinator = People.coordinator();
         Visitor caller = People.signedIn("day-caller", Role.CALLER);
-        People.bringIn(coordinator, "PEOPLE", "id,phone\nday-1,1\nday-2,2\nday-3,3\n");
+        People.bringIn(coordinator, "id,phone\nday-1,1\nday-2,2\nday-3,3\n");
         People.bringIn(
                 coordinator,
-                "EVENTS",
                 "id,person_id,kind,on\nday-e1,day-3,appointment," + today.plusDays(2) + "\nday-e2,day-2,appointment,"
                         + today.plusDays(20) + "\n");
         People.publishPrivately(

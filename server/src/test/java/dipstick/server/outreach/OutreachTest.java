@@ -30,7 +30,7 @@ class OutreachTest {
     }
 
     private static Desks begin(Visitor coordinator, String id, String people) throws Exception {
-        People.bringIn(coordinator, "PEOPLE", people);
+        People.bringIn(coordinator, people);
         People.publish(coordinator, id, set(id, id));
         return new Desks(People.caller(), id);
     }
@@ -46,8 +46,8 @@ class OutreachTest {
         assertThat(desk.state("living-1")).isEqualTo("IN_PROGRESS");
         assertThat(desk.next("living-1")).isEqualTo("CALL " + today.plusDays(7));
 
-        People.bringIn(coordinator, "EVENTS", "id,person_id,kind,on\nliving-e1,living-1,living visit," + today + "\n");
-        People.bringIn(coordinator, "PEOPLE", "id,status\nliving-2,moved away\n");
+        People.bringIn(coordinator, "id,person_id,kind,on\nliving-e1,living-1,living visit," + today + "\n");
+        People.bringIn(coordinator, "id,status\nliving-2,moved away\n");
         assertThat(desk.state("living-1")).isEqualTo("DONE");
         assertThat(desk.row("living-1").get("why").asString()).startsWith("Now on record: ");
         assertThat(desk.state("living-2")).isEqualTo("LEFT");
@@ -60,7 +60,6 @@ class OutreachTest {
 
         People.bringIn(
                 coordinator,
-                "EVENTS",
                 "id,person_id,kind,on,status\nliving-e1,living-1,living visit," + today + ",entered-in-error\n");
         assertThat(desk.state("living-1")).isEqualTo("TO_CONTACT");
         assertThat(desk.log("living-1"))
@@ -194,7 +193,6 @@ class OutreachTest {
         Visitor coordinator = People.coordinator();
         People.bringIn(
                 coordinator,
-                "EVENTS",
                 "id,person_id,kind,on,status\nheld-e1,held-1,appointment," + today.plusDays(3)
                         + ",booked\nheld-e2,held-4," + "appointment," + today.plusDays(3) + ",cancelled\n");
         Desks desk =

@@ -206,13 +206,13 @@ class RandomWeeksTest {
 
     private static void bringIn(Visitor orla, Files files) throws Exception {
         if (!files.checks().isEmpty()) {
-            People.bringIn(orla, "EVENTS", "id,person_id,kind,on,status\n" + files.checks());
+            People.bringIn(orla, "id,person_id,kind,on,status\n" + files.checks());
         }
         String header = "id,birth_date,status,deceased_on\n";
         if (files.everybody() && !files.people().isEmpty()) {
             People.bringInEverybody(orla, header + files.people());
         } else if (!files.people().isEmpty()) {
-            People.bringIn(orla, "PEOPLE", header + files.people());
+            People.bringIn(orla, header + files.people());
         }
     }
 

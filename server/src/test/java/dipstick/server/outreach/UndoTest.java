@@ -32,7 +32,7 @@ class UndoTest {
         for (int i = 1; i <= 30; i++) {
             people.append("undo-").append(i).append(",1\n");
         }
-        People.bringIn(coordinator, "PEOPLE", people.toString());
+        People.bringIn(coordinator, people.toString());
         People.publish(
                 coordinator,
                 "undo",

@@ -18,7 +18,7 @@ class PeopleSearchTest {
     @BeforeAll
     static void start() throws Exception {
         coordinator = People.coordinator();
-        People.bringIn(coordinator, "PEOPLE", """
+        People.bringIn(coordinator, """
                 id,family_name,given_name,birth_date,phone,mobile,status
                 find-1,Quillfeather-Zander,Tove,1950-02-03,01632 960771,,active
                 find-2,Quillfeather-Marl,Ödön,1961,,01632-960772,active

@@ -69,8 +69,8 @@ class PrivacyTest {
         server = RunningServer.over(data, clock, "--dipstick.retention.off-file-days=30");
         orla = server.signedIn("orla", Role.COORDINATOR);
         tam = server.signedIn("tam", Role.CALLER);
-        People.bringIn(orla, "PEOPLE", PEOPLE);
-        People.bringIn(orla, "EVENTS", EVENTS);
+        People.bringIn(orla, PEOPLE);
+        People.bringIn(orla, EVENTS);
         People.publish(orla, "feet", SET);
         assertThat(tam.get("/api/lists/feet/desk").text()).contains("Quillfeather");
     }
@@ -230,14 +230,14 @@ class PrivacyTest {
     @Test
     void a_file_that_names_them_still_is_read_without_them_until_they_are_let_in_again() throws Exception {
         orla.post("/api/people/Q-71/erasure", ERASURE);
-        JsonNode people = People.bringIn(orla, "PEOPLE", PEOPLE);
-        assertThat(people.get("erased").asInt()).isEqualTo(1);
-        assertThat(people.get("goodRows").asInt()).isEqualTo(2);
-        assertThat(people.get("badLines").asInt()).isZero();
-        assertThat(People.bringIn(orla, "EVENTS", EVENTS).get("erased").asInt()).isEqualTo(1);
+        JsonNode people = People.bringIn(orla, PEOPLE);
+        assertThat(people.at("/taken/erased").asInt()).isEqualTo(1);
+        assertThat(people.at("/taken/people/unchanged").asInt()).isEqualTo(2);
+        assertThat(people.at("/trial/badRows").asInt()).isZero();
+        assertThat(People.bringIn(orla, EVENTS).at("/taken/erased").asInt()).isEqualTo(1);
         assertThat(findings()).isEmpty();
         // It may still be said that it names everybody: nobody goes for it who is on file.
-        assertThat(People.bringInEverybody(orla, PEOPLE).get("goneRows").asInt())
+        assertThat(People.bringInEverybody(orla, PEOPLE).at("/taken/gone").asInt())
                 .isZero();
 
         JsonNode kept = orla.get("/api/erasures").json().get(0);
@@ -246,7 +246,7 @@ class PrivacyTest {
         String address = "/api/erasures/" + kept.get("id").asInt() + "/kept-out";
         assertThat(orla.delete(address).status()).isEqualTo(204);
         assertThat(orla.delete(address).status()).isEqualTo(404);
-        assertThat(People.bringIn(orla, "PEOPLE", PEOPLE).get("newRows").asInt())
+        assertThat(People.bringIn(orla, PEOPLE).at("/taken/people/added").asInt())
                 .isEqualTo(1);
         assertThat(orla.get("/api/people/Q-71").status()).isEqualTo(200);
         // What was done about them before does not come back.
@@ -269,9 +269,9 @@ class PrivacyTest {
         // A row that names them by name alone is told by what is on file, which is another name by now.
         assertThat(findings())
                 .allSatisfy(found -> assertThat(found).startsWith("CRITERIA_").doesNotContain("\"Q-71\""));
-        JsonNode people = People.bringIn(orla, "PEOPLE", PEOPLE);
+        JsonNode people = People.bringIn(orla, PEOPLE);
         assertThat(people.get("erased").asInt()).isEqualTo(2);
-        assertThat(People.bringIn(orla, "EVENTS", EVENTS).get("erased").asInt()).isEqualTo(1);
+        assertThat(People.bringIn(orla, EVENTS).get("erased").asInt()).isEqualTo(1);
     }
 
     @Test

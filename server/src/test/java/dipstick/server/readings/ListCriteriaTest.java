@@ -37,11 +37,9 @@ class ListCriteriaTest {
     @Test
     void a_dial_that_is_turned_for_the_list_holds_wherever_the_list_is_shown() throws Exception {
         LocalDate today = LocalDate.now(ZoneId.of("Europe/Lisbon"));
-        People.bringIn(coordinator, "PEOPLE", "id,site,provider\nturned-1,Mill Lane,Dr A\nturned-2,Harbour Row,Dr B\n");
+        People.bringIn(coordinator, "id,site,provider\nturned-1,Mill Lane,Dr A\nturned-2,Harbour Row,Dr B\n");
         People.bringIn(
-                coordinator,
-                "EVENTS",
-                "id,person_id,kind,on\nturned-e,turned-1,turned visit," + today.minusMonths(7) + "\n");
+                coordinator, "id,person_id,kind,on\nturned-e,turned-1,turned visit," + today.minusMonths(7) + "\n");
         People.publish(coordinator, "turned", set("turned", ""));
         assertThat(take("turned").get("onList").asInt()).isEqualTo(1);
         String plan = "{\"every\": \"DAY\", \"dayOfWeek\": \"MONDAY\", \"dayOfMonth\": 1, \"at\": \"06:00\","
@@ -72,8 +70,8 @@ class ListCriteriaTest {
 
     @Test
     void the_levels_of_a_reading_are_kept_and_so_is_how_each_site_stood() throws Exception {
-        People.bringIn(coordinator, "PEOPLE", "id,site\nlevels-1,Mill Lane\nlevels-2,Mill Lane\nlevels-3,\n");
-        People.bringIn(coordinator, "EVENTS", "id,person_id,kind,on\nlevels-e,levels-1,levels visit,2026-11-01\n");
+        People.bringIn(coordinator, "id,site\nlevels-1,Mill Lane\nlevels-2,Mill Lane\nlevels-3,\n");
+        People.bringIn(coordinator, "id,person_id,kind,on\nlevels-e,levels-1,levels visit,2026-11-01\n");
         People.publish(coordinator, "levels", set("levels", ""));
         long first = take("levels").get("id").asLong();
         JsonNode kept = coordinator
@@ -102,7 +100,7 @@ class ListCriteriaTest {
 
     @Test
     void a_sentence_that_is_longer_than_the_table_is_cut_and_the_list_is_read() throws Exception {
-        People.bringIn(coordinator, "PEOPLE", "id,status\nlong-1,here\nlong-2,here\n");
+        People.bringIn(coordinator, "id,status\nlong-1,here\nlong-2,here\n");
         String names = IntStream.range(0, 600)
                 .mapToObj(i -> "'some status or other, the " + i + "th'")
                 .collect(Collectors.joining(", "));
@@ -116,7 +114,7 @@ class ListCriteriaTest {
 
     @Test
     void a_reading_by_criteria_that_can_be_read_no_more_still_shows_its_levels() throws Exception {
-        People.bringIn(coordinator, "PEOPLE", "id\ncircle-1\n");
+        People.bringIn(coordinator, "id\ncircle-1\n");
         People.publish(coordinator, "circle-other", set("circle-other", ""));
         People.publish(
                 coordinator, "circle", set("circle", ", {'id': 'in', 'test': {'not': {'member': 'circle-other'}}}"));

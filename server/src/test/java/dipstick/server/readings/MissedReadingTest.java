@@ -22,14 +22,12 @@ class MissedReadingTest {
         RunningServer server = RunningServer.over(folder, SetClock.onThe(LocalDate.of(2026, 3, 2)));
         try {
             Visitor orla = server.signedIn("orla", Role.COORDINATOR);
-            People.bringIn(orla, "PEOPLE", "id\nsomebody\n");
+            People.bringIn(orla, "id\nsomebody\n");
             People.publish(orla, "one", SET.formatted("one"));
             People.publish(orla, "other", SET.formatted("other"));
             server.faults().fail("ReadingMapper.insert", 1);
 
-            assertThat(People.bringIn(orla, "PEOPLE", "id\nanother\n")
-                            .get("reason")
-                            .asString())
+            assertThat(People.bringIn(orla, "id\nanother\n").get("reason").asString())
                     .isEmpty();
             assertThat(onList(orla, "one") + onList(orla, "other"))
                     .as("one of the two was read")

@@ -39,7 +39,7 @@ class ReadingClockTest {
         SetClock clock = SetClock.onThe(LocalDate.of(2026, 3, 28));
         RunningServer server = RunningServer.over(folder, clock);
         Visitor orla = server.signedIn("orla", Role.COORDINATOR);
-        People.bringIn(orla, "PEOPLE", "id\nsomebody\n");
+        People.bringIn(orla, "id\nsomebody\n");
         People.publish(orla, "timed", SET);
         // 01:30 is skipped in Lisbon on 29 March 2026: it is meant an hour later, at 01:30 UTC.
         orla.put(

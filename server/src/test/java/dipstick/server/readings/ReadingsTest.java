@@ -23,7 +23,7 @@ class ReadingsTest {
     void every_reading_is_kept_and_says_who_joined_and_left_and_why() throws Exception {
         Visitor coordinator = People.coordinator();
         LocalDate yesterday = LocalDate.now(ZoneOffset.UTC).minusDays(1);
-        People.bringIn(coordinator, "PEOPLE", "id,family_name,status\nread-1,Marl,\nread-2,Tove,\nread-3,Wend,\n");
+        People.bringIn(coordinator, "id,family_name,status\nread-1,Marl,\nread-2,Tove,\nread-3,Wend,\n");
         People.publish(coordinator, "read-list", SET);
 
         JsonNode first = take(coordinator);
@@ -32,10 +32,8 @@ class ReadingsTest {
         assertThat(take(coordinator)).as("nothing changed").isEqualTo(first);
 
         People.bringIn(
-                coordinator,
-                "EVENTS",
-                "id,person_id,kind,text,on\nread-e1,read-1,read visit,Seen at home," + yesterday + "\n");
-        People.bringIn(coordinator, "PEOPLE", "id,family_name,status\nread-2,Tove,moved away\nread-4,Alder,\n");
+                coordinator, "id,person_id,kind,text,on\nread-e1,read-1,read visit,Seen at home," + yesterday + "\n");
+        People.bringIn(coordinator, "id,family_name,status\nread-2,Tove,moved away\nread-4,Alder,\n");
         JsonNode readings = coordinator.get("/api/lists/read-list/readings").json();
         assertThat(readings).as("one by hand, one for each file").hasSize(3);
         assertThat(readings.at("/0/occasion").asString()).isEqualTo("RECORDS_CAME");

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dipstick.core.population.Population;
 import dipstick.core.records.EventRecord;
+import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Visitor;
 import dipstick.server.accounts.Role;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -75,26 +75,27 @@ class RecordsBehindTest {
         String stamp = stamp();
         int logged = coordinator.get("/api/records").json().get("imports").size();
         server.faults().fail(statement, 1);
-        JsonNode failed = bringIn("PEOPLE", person(one));
+        JsonNode failed = bringIn(person(one));
         assertThat(failed.get("stage").asString()).isEqualTo("FAILED");
         assertThat(failed.get("reason").asString()).contains("Nothing of it was taken");
         assertThat(stamp()).isEqualTo(stamp);
         assertThat(coordinator.get("/api/records").json().get("imports")).hasSize(logged);
 
-        assertThat(bringIn("PEOPLE", person(other)).get("stage").asString()).isEqualTo("TAKEN");
+        assertThat(bringIn(person(other)).get("stage").asString()).isEqualTo("TAKEN");
         assertThat(population().find(one)).isEmpty();
         assertWhole();
-        assertThat(bringIn("PEOPLE", person(one)).get("newRows").asInt()).isOne();
+        assertThat(bringIn(person(one)).at("/taken/people/added").asInt()).isOne();
         assertWhole();
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"RecordsMapper.stamp", "RecordsMapper.eventsOf"})
     void a_failure_for_some_and_a_success_for_others_lose_nobody(String statement) throws Exception {
-        bringIn("PEOPLE", person(one));
+        bringIn(person(one));
         String before = stamp();
+        JsonNode tried = People.tried(coordinator, visit(one));
         server.faults().fail(statement, ALWAYS);
-        JsonNode taken = bringIn("EVENTS", visit(one));
+        JsonNode taken = People.take(coordinator, tried);
         assertThat(taken.get("stage").asString()).isEqualTo("TAKEN");
         assertThat(taken.get("reason").asString()).contains("tries again by itself");
         assertThat(Instant.parse(standing().path("behindSince").asString())).isBeforeOrEqualTo(Instant.now());
@@ -102,7 +103,7 @@ class RecordsBehindTest {
         assertThat(eventsOf(one)).isZero();
 
         server.faults().heal();
-        assertThat(bringIn("PEOPLE", person(other)).get("reason").asString()).isEmpty();
+        assertThat(bringIn(person(other)).get("reason").asString()).isEmpty();
         assertThat(eventsOf(one)).isOne();
         assertThat(population().find(other)).isPresent();
         assertThat(standing().has("behindSince")).isFalse();
@@ -112,9 +113,10 @@ class RecordsBehindTest {
     @ParameterizedTest
     @ValueSource(strings = {"RecordsMapper.allPeople", "RecordsMapper.allEvents"})
     void who_goes_off_file_is_gone_after_a_failure(String statement) throws Exception {
-        bringIn("PEOPLE", "id\n" + one + "\n" + other + "\n");
+        bringIn("id\n" + one + "\n" + other + "\n");
+        JsonNode tried = People.namingEverybody(coordinator, People.tried(coordinator, person(other)));
         server.faults().fail(statement, 1);
-        bringInEverybody(person(other));
+        People.take(coordinator, tried);
         await(() -> population().find(one).isEmpty());
         assertThat(population().find(other)).isPresent();
         assertWhole();
@@ -122,9 +124,10 @@ class RecordsBehindTest {
 
     @Test
     void it_is_tried_again_without_anybody_doing_anything() throws Exception {
-        bringIn("PEOPLE", person(one));
+        bringIn(person(one));
+        JsonNode tried = People.tried(coordinator, visit(one));
         server.faults().fail("RecordsMapper.eventsOf", 2);
-        bringIn("EVENTS", visit(one));
+        People.take(coordinator, tried);
         await(() -> eventsOf(one) == 1);
         assertThat(standing().has("behindSince")).isFalse();
         assertWhole();
@@ -132,14 +135,15 @@ class RecordsBehindTest {
 
     @Test
     void a_new_field_alone_is_shown() throws Exception {
-        bringIn("PEOPLE", "id,own column " + one + "\n");
+        bringIn(person(one));
+        bringIn("id,own column " + one + "\n" + one + ",\n");
         assertThat(population().personFields().find("own column " + one)).isPresent();
         assertWhole();
     }
 
     @Test
     void a_change_that_is_not_committed_yet_keeps_the_stamp_from_being_taken() throws Exception {
-        bringIn("PEOPLE", "id\n" + one + "\n" + other + "\n");
+        bringIn("id\n" + one + "\n" + other + "\n");
         var transaction = new TransactionTemplate(server.bean(PlatformTransactionManager.class));
         CountDownLatch written = new CountDownLatch(1);
         CountDownLatch mayCommit = new CountDownLatch(1);
@@ -149,7 +153,7 @@ class RecordsBehindTest {
             uninterruptibly(mayCommit);
         }));
         written.await();
-        bringIn("EVENTS", visit(other));
+        bringIn(visit(other));
         assertThat(eventsOf(other)).isOne();
         assertThat(shown().stamp()).isNotEqualTo(stamp());
         mayCommit.countDown();
@@ -160,9 +164,10 @@ class RecordsBehindTest {
 
     @Test
     void after_a_restart_everything_that_was_kept_is_shown() throws Exception {
-        bringIn("PEOPLE", person(one));
+        bringIn(person(one));
+        JsonNode tried = People.tried(coordinator, visit(one));
         server.faults().fail("RecordsMapper.eventsOf", ALWAYS);
-        bringIn("EVENTS", visit(one));
+        People.take(coordinator, tried);
         assertThat(eventsOf(one)).isZero();
         restart();
         assertThat(eventsOf(one)).isOne();
@@ -174,12 +179,12 @@ class RecordsBehindTest {
         Path file = data.resolve("records.snapshot");
         Files.deleteIfExists(file);
         Files.createDirectories(file.resolve("in its place"));
-        bringIn("PEOPLE", person(one));
+        bringIn(person(one));
         restart();
         assertThat(population().find(one)).isPresent();
         Files.delete(file.resolve("in its place"));
         Files.delete(file);
-        bringIn("PEOPLE", person(other));
+        bringIn(person(other));
         restart();
         assertThat(population().find(one)).isPresent();
         assertThat(population().find(other)).isPresent();
@@ -239,29 +244,10 @@ class RecordsBehindTest {
         return coordinator.get("/api/records/standing").json();
     }
 
-    private static JsonNode bringIn(String kind, String file) throws Exception {
-        return bringIn(kind, file, "");
-    }
-
-    private static JsonNode bringInEverybody(String file) throws Exception {
-        return bringIn("PEOPLE", file, "?everybody=true");
-    }
-
     /** Until it is taken, or failed. */
-    private static JsonNode bringIn(String kind, String file, String how) throws Exception {
-        byte[] bytes = file.getBytes(StandardCharsets.UTF_8);
-        String address = "/api/imports/"
-                + coordinator.upload(kind, bytes).json().get("id").asString();
-        while (true) {
-            JsonNode view = coordinator.get(address).json();
-            switch (view.get("stage").asString()) {
-                case "TAKEN", "FAILED" -> {
-                    return view;
-                }
-                case "CHECKED" -> coordinator.post(address + "/take" + how, "");
-                default -> Thread.sleep(20);
-            }
-        }
+    private static JsonNode bringIn(String file) throws Exception {
+        JsonNode tried = People.tried(coordinator, file);
+        return tried.get("stage").asString().equals("FAILED") ? tried : People.take(coordinator, tried);
     }
 
     private static void uninterruptibly(CountDownLatch latch) {

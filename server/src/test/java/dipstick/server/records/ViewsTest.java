@@ -30,26 +30,26 @@ class ViewsTest {
 
     @Test
     void small_changes_one_after_another_give_the_view_of_all_records() throws Exception {
-        bringIn("PEOPLE", "id,family_name,site\nv1,Marl,Mill Lane\nv2,Ardle,Harbour Row\n");
-        bringIn("EVENTS", "id,person_id,kind,code,on\nw1,v1,visit,HC1,2026-01-01\nw2,v2,result,KF1,2026\n");
-        bringIn("EVENTS", "id,person_id,kind,code,on\nw1,v2,visit,HC1,2026-01-01\nw3,v9,visit,HC9,2026-02-01\n");
+        bringIn("id,family_name,site\nv1,Marl,Mill Lane\nv2,Ardle,Harbour Row\n");
+        bringIn("id,person_id,kind,code,on\nw1,v1,visit,HC1,2026-01-01\nw2,v2,result,KF1,2026\n");
+        bringIn("id,person_id,kind,code,on\nw1,v2,visit,HC1,2026-01-01\nw3,v9,visit,HC9,2026-02-01\n");
         assertThat(view().records().waiting()).containsEntry("v9", 1);
-        bringIn("PEOPLE", "id,family_name,site\nv9,Tove,A new site\nv1,Marl,A new site\n");
+        bringIn("id,family_name,site\nv9,Tove,A new site\nv1,Marl,A new site\n");
         assertThat(view().records().waiting()).doesNotContainKey("v9");
-        bringIn("EVENTS", "id,person_id,kind,code,on,status\nw2,v2,result,KF1,2026,entered-in-error\n");
-        bringIn("EVENTS", "person_id,kind,text,keywords\nv1,odd kind,Seldom written,left ear;spine\n");
+        bringIn("id,person_id,kind,code,on,status\nw2,v2,result,KF1,2026,entered-in-error\n");
+        bringIn("person_id,kind,text,keywords\nv1,odd kind,Seldom written,left ear;spine\n");
     }
 
     @Test
     void a_file_that_changes_nothing_leaves_the_view_as_it_is() throws Exception {
-        bringIn("PEOPLE", "id\nsame\n");
+        bringIn("id\nsame\n");
         View before = view();
-        bringIn("PEOPLE", "id\nsame\n");
+        bringIn("id\nsame\n");
         assertThat(view()).isSameAs(before);
     }
 
-    private static void bringIn(String kind, String file) throws Exception {
-        People.bringIn(coordinator, kind, file);
+    private static void bringIn(String file) throws Exception {
+        People.bringIn(coordinator, file);
         var everything = server.bean(RecordsLoader.class).everything();
         assertThat(told(view().population())).isEqualTo(told(everything.population()));
         assertThat(view().records().waiting()).isEqualTo(everything.waiting());

@@ -34,7 +34,7 @@ class RostersTest {
         clock = SetClock.onThe(LocalDate.of(2026, 11, 23));
         server = RunningServer.over(data, clock);
         orla = server.signedIn("orla", Role.COORDINATOR);
-        People.bringIn(orla, "PEOPLE", """
+        People.bringIn(orla, """
                 id,family_name,given_name,birth_date,badge
                 R-1,Quillfeather,Odalys,1950-02-03,b1
                 R-2,Marl,Ida,1951-03-04,b2
@@ -260,7 +260,7 @@ class RostersTest {
 
     @Test
     void whoever_is_erased_is_in_no_shared_roster_and_in_no_copy() throws Exception {
-        People.bringIn(orla, "PEOPLE", "id,family_name\nE-1,Gone\nE-2,Stays\n");
+        People.bringIn(orla, "id,family_name\nE-1,Gone\nE-2,Stays\n");
         saved("erased", change("Erased", read("e.csv", "Person number\nE-1\nE-2\n", ""), List.of("id"), ""), "");
         publish("erased-set", copy("erased"));
         assertThat(orla.post("/api/people/E-1/report", "{\"format\": \"JSON\", \"asked\": " + ASKED + "}")

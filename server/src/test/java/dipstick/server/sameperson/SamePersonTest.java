@@ -67,8 +67,8 @@ class SamePersonTest {
     @BeforeEach
     void begin() throws Exception {
         mark = "t" + ++tests;
-        People.bringIn(orla, "PEOPLE", of(PEOPLE));
-        People.bringIn(orla, "EVENTS", of(EVENTS));
+        People.bringIn(orla, of(PEOPLE));
+        People.bringIn(orla, of(EVENTS));
         People.publish(orla, mark + "-both", of(SET.formatted("mark-both", "Both", "[\"A-1\"], [\"B-2\"], [\"D-4\"]")));
         People.publish(orla, mark + "-second", of(SET.formatted("mark-second", "Second", "[\"B-2\"]")));
     }
@@ -228,28 +228,29 @@ class SamePersonTest {
     void later_files_find_them_by_either_number_and_what_came_by_the_other_goes_back_with_it() throws Exception {
         join("A-1", "B-2");
         JsonNode again = People.bringInEverybody(orla, of(PEOPLE));
-        assertThat(again.get("changedRows").asInt()).isZero();
+        assertThat(again.at("/taken/people/changed").asInt()).isZero();
         assertThat(onFile("A-1")).as("both rows name them").contains("odalys@example.org");
         JsonNode events = People.bringIn(
-                orla, "EVENTS", of(EVENTS + "e9,B-2,visit,V1,Check,2026-11-20\n,B-2,result,K1,Potassium,2026-11-21\n"));
-        assertThat(events.get("newRows").asInt()).isEqualTo(2);
-        assertThat(events.get("changedRows").asInt()).isZero();
-        assertThat(events.get("unknownPeople").asInt()).isZero();
+                orla, of(EVENTS + "e9,B-2,visit,V1,Check,2026-11-20\n,B-2,result,K1,Potassium,2026-11-21\n"));
+        assertThat(events.at("/taken/events/added").asInt()).isEqualTo(2);
+        assertThat(events.at("/taken/events/changed").asInt()).isZero();
+        assertThat(events.at("/taken/unknownPeople").asInt()).isZero();
         assertThat(onFile("A-1")).contains("Check 20 Nov 2026");
         assertThat(onList("second")).as("seen by now").containsExactly("A-1 DONE");
 
         undo("B-2");
         assertThat(onFile("A-1")).doesNotContain("20 Nov 2026", "21 Nov 2026");
         assertThat(onFile("B-2")).contains("Check 20 Nov 2026", "Potassium 21 Nov 2026", "Potassium 4 May 2020");
-        JsonNode once = People.bringIn(orla, "EVENTS", of(EVENTS));
-        assertThat(once.get("newRows").asInt() + once.get("changedRows").asInt())
+        JsonNode once = People.bringIn(orla, of(EVENTS));
+        assertThat(once.at("/taken/events/added").asInt()
+                        + once.at("/taken/events/changed").asInt())
                 .as("every record is known where it is")
                 .isZero();
     }
 
     @Test
     void whoever_asked_not_to_be_contacted_under_one_number_did_so_under_both() throws Exception {
-        People.bringIn(orla, "PEOPLE", of("id,do_not_contact\nB-2,yes\n"));
+        People.bringIn(orla, of("id,do_not_contact\nB-2,yes\n"));
         join("A-1", "B-2");
         assertThat(page("A-1").at("/person/doNotContact").asBoolean()).isTrue();
         undo("B-2");
@@ -261,7 +262,7 @@ class SamePersonTest {
         join("B-2", "A-1");
         join("C-3", "B-2");
         assertThat(onFile("A-1")).startsWith("C-3 ");
-        People.bringIn(orla, "EVENTS", of("id,person_id,kind,on\ne7,A-1,visit,2026-01-02\n"));
+        People.bringIn(orla, of("id,person_id,kind,on\ne7,A-1,visit,2026-01-02\n"));
         assertThat(onFile("C-3")).contains("2 Jan 2026");
         Reply early = undo("A-1");
         assertThat(early.status()).isEqualTo(409);
@@ -281,7 +282,7 @@ class SamePersonTest {
         assertThat(orla.post("/api/same-person/apart", two).status()).isEqualTo(204);
         assertThat(offered()).isEmpty();
         assertThat(all().get("apart").toString()).containsOnlyOnce("\"other\":\"B-2\"");
-        People.bringIn(orla, "PEOPLE", of("id,given_name\nA-1,Odalys May\n"));
+        People.bringIn(orla, of("id,given_name\nA-1,Odalys May\n"));
         assertThat(offered()).isEmpty();
         String address = "/api/same-person/apart/" + all().at("/apart/0/id").asLong();
         assertThat(orla.delete(address).status()).isEqualTo(204);
@@ -319,13 +320,13 @@ class SamePersonTest {
         long events = overview.at("/imports/0/id").asLong();
         long people = overview.at("/imports/1/id").asLong();
         join("A-1", "B-2");
-        assertThat(orla.post("/api/imports/taken/" + events + "/taking-back", "{}")
+        assertThat(orla.post("/api/deliveries/taken/" + events + "/taking-back", "{}")
                         .status())
                 .isEqualTo(200);
         assertThat(page("A-1").get("records").size())
                 .as("all of them are of that file")
                 .isZero();
-        orla.post("/api/imports/taken/" + people + "/taking-back", "{}");
+        orla.post("/api/deliveries/taken/" + people + "/taking-back", "{}");
         assertThat(orla.get(of("/api/people/C-3")).status()).isEqualTo(404);
         assertThat(onFile("A-1")).as("was changed by the joining, and stays").contains("Quillfeather");
     }

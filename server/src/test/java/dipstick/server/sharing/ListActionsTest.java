@@ -50,7 +50,7 @@ class ListActionsTest {
     @BeforeAll
     static void begin() throws Exception {
         Visitor owner = People.coordinator();
-        People.bringIn(owner, "PEOPLE", "id,phone\nacts-1,01632 960001\n");
+        People.bringIn(owner, "id,phone\nacts-1,01632 960001\n");
         for (Right right : Right.values()) {
             String id = list(right);
             People.publishPrivately(

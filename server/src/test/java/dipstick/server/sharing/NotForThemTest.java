@@ -25,7 +25,7 @@ class NotForThemTest {
     static void begin() throws Exception {
         orla = People.signedIn("nft-orla", Role.COORDINATOR);
         other = People.signedIn("nft-other", Role.COORDINATOR);
-        People.bringIn(orla, "PEOPLE", "id,family_name,provider\nnft-1,Ash,Dr Rook\nnft-2,Birch,Dr Wren\n");
+        People.bringIn(orla, "id,family_name,provider\nnft-1,Ash,Dr Rook\nnft-2,Birch,Dr Wren\n");
         String mine = "{\"field\": \"id\", \"startsWith\": \"nft-\"}";
         People.publishPrivately(orla, "nft-secret", set("nft-secret", mine));
         People.publish(orla, "nft-shared", set("nft-shared", mine));
@@ -87,10 +87,10 @@ class NotForThemTest {
                         .map(one -> one.at("/person/id").asString()))
                 .containsExactly("nft-1");
         // She changes over to another colleague while Dr Rook has her in hand.
-        People.bringIn(orla, "PEOPLE", "id,family_name,provider\nnft-1,Ash,Dr Wren\n");
+        People.bringIn(orla, "id,family_name,provider\nnft-1,Ash,Dr Wren\n");
         assertThat(rook.get("/api/today").json().get("handedOver")).isEmpty();
         assertThat(rook.get("/api/today").json().get("followUps")).isEmpty();
-        People.bringIn(orla, "PEOPLE", "id,family_name,provider\nnft-1,Ash,Dr Rook\n");
+        People.bringIn(orla, "id,family_name,provider\nnft-1,Ash,Dr Rook\n");
     }
 
     @Test

@@ -109,7 +109,6 @@ class SharingTest {
         Visitor administrator = People.signedIn(Role.ADMINISTRATOR);
         People.bringIn(
                 coordinator,
-                "PEOPLE",
                 "id,family_name,provider\nown-list-1,Ownling,DR  Ownfold\nown-list-2,Ownling,Dr Otherfold\n");
         People.publish(coordinator, "own-list", set("own-list"));
         Visitor clinician = People.signedIn("ownfold", Role.CLINICIAN);
@@ -138,7 +137,7 @@ class SharingTest {
     @Test
     void a_caller_looks_up_whoever_is_on_a_list_and_nobody_else() throws Exception {
         Visitor coordinator = People.coordinator();
-        People.bringIn(coordinator, "PEOPLE", "id,family_name\nlooked-1,On\nother-1,Off\n");
+        People.bringIn(coordinator, "id,family_name\nlooked-1,On\nother-1,Off\n");
         People.publish(coordinator, "looked", set("looked"));
         Visitor caller = People.caller();
         assertThat(caller.get("/api/lists/looked/people/looked-1").status()).isEqualTo(200);

@@ -34,10 +34,7 @@ class ComparisonsTest {
     @BeforeAll
     static void signIn() throws Exception {
         orla = People.coordinator();
-        People.bringIn(
-                orla,
-                "PEOPLE",
-                "id,family_name,birth_date\nside-1,Besidewell,1902-02-03\nside-2,Beneathby,1903-03-04\n");
+        People.bringIn(orla, "id,family_name,birth_date\nside-1,Besidewell,1902-02-03\nside-2,Beneathby,1903-03-04\n");
     }
 
     private static JsonNode file(Visitor who, String name, byte[] bytes) throws Exception {

@@ -35,7 +35,7 @@ class StateTest {
     static void start(@TempDir Path data) throws Exception {
         server = RunningServer.over(data, SetClock.onThe(LocalDate.of(2026, 11, 27)));
         orla = server.signedIn("orla", Role.COORDINATOR);
-        People.bringIn(orla, "PEOPLE", """
+        People.bringIn(orla, """
                 id,family_name,given_name,birth_date,provider
                 A-1,Marl,=Ida,1951-02-03,Dr Sand
                 B-2,Oak,Tom,1962-02-03,Dr Other
@@ -44,7 +44,7 @@ class StateTest {
         String usual = IntStream.range(0, 12)
                 .mapToObj(i -> "u" + i + ",A-1,result,K1,Potassium,2026-01-" + (i + 10) + ",4,mmol/l,Harbour lab")
                 .collect(Collectors.joining("\n", "", "\n"));
-        People.bringIn(orla, "EVENTS", "id,person_id,kind,code,text,on,value,unit,source\n" + usual + """
+        People.bringIn(orla, "id,person_id,kind,code,text,on,value,unit,source\n" + usual + """
                 far,B-2,result,K1,Potassium,2026-02-01,4000,mmol/l,Harbour lab
                 new,A-1,result,N2,Sodium,2026-02-01,140,mmol/l,Harbour lab
                 x1,Z-9,visit,,,2026-02-01,,,

@@ -15,8 +15,8 @@ class TermSetsTest {
     @BeforeAll
     static void bringIn() throws Exception {
         coordinator = People.coordinator();
-        People.bringIn(coordinator, "PEOPLE", "id\nterm-1\nterm-2\nterm-3\n");
-        People.bringIn(coordinator, "EVENTS", """
+        People.bringIn(coordinator, "id\nterm-1\nterm-2\nterm-3\n");
+        People.bringIn(coordinator, """
                 id,person_id,kind,code,system,text,on
                 term-e1,term-1,visit,TS1,local,Shared balance check,2026-01-01
                 term-e2,term-2,visit,TS2,local,Shared balance check (home),2026-01-01

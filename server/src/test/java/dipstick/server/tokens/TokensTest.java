@@ -2,6 +2,7 @@ package dipstick.server.tokens;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Reply;
 import dipstick.server.RunningServer.Visitor;
@@ -127,17 +128,10 @@ class TokensTest {
     void it_brings_a_file_in_without_a_page_and_the_log_says_that_a_program_did() throws Exception {
         JsonNode token = made(coordinator, "\"RECORDS_BRING_IN\"");
         Visitor laboratory = program(token);
-        Reply uploaded = laboratory.upload("PEOPLE", "id\nt1\n".getBytes(StandardCharsets.UTF_8));
+        Reply uploaded = laboratory.upload("id\nt1\n".getBytes(StandardCharsets.UTF_8));
         assertThat(uploaded.status()).as(uploaded.text()).isEqualTo(200);
-        String at = "/api/imports/" + uploaded.json().get("id").asString();
-        while (laboratory.get(at).json().get("stage").asString().equals("CHECKING")) {
-            Thread.sleep(20);
-        }
-        assertThat(laboratory.post(at + "/take", "").status()).isEqualTo(200);
-        while (laboratory.get(at).json().get("stage").asString().equals("TAKING")) {
-            Thread.sleep(20);
-        }
-        assertThat(laboratory.get(at).json().get("stage").asString()).isEqualTo("TAKEN");
+        JsonNode taken = People.take(laboratory, People.settled(laboratory, uploaded.json()));
+        assertThat(taken.get("stage").asString()).isEqualTo("TAKEN");
         assertThat(administrator.get("/api/audit/export").text())
                 .contains("token " + token.get("id").asString().substring(0, 10));
         assertThat(coordinator.get(MINE).text()).contains("\"lastUsed\":\"2026-", "\"lastAddress\":\"127.0.0.1\"");

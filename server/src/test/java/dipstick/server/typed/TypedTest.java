@@ -19,8 +19,8 @@ class TypedTest {
     @BeforeAll
     static void bringIn() throws Exception {
         coordinator = People.coordinator();
-        People.bringIn(coordinator, "PEOPLE", "id,site\ntyped-1,Typed Lane\ntyped-2,Typed Lane\ntyped-3,Typed Row\n");
-        People.bringIn(coordinator, "EVENTS", """
+        People.bringIn(coordinator, "id,site\ntyped-1,Typed Lane\ntyped-2,Typed Lane\ntyped-3,Typed Row\n");
+        People.bringIn(coordinator, """
                 id,person_id,kind,code,system,text,on,status
                 typed-e1,typed-1,typed kind,TYPED-1,local,Typed audiogram,2026-01-01,
                 typed-e2,typed-2,typed kind,TYPED-1,local,Typed audiogram,2026-01-01,

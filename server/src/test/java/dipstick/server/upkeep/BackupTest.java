@@ -53,8 +53,8 @@ class BackupTest {
 
     private static void fill(RunningServer server) throws Exception {
         Visitor coordinator = server.signedIn("orla", Role.COORDINATOR);
-        People.bringIn(coordinator, "PEOPLE", "id,family_name\np1,Marl\np2,Vask\n");
-        People.bringIn(coordinator, "EVENTS", "id,person_id,kind,on\ne1,p1,visit,2026-01-02\n");
+        People.bringIn(coordinator, "id,family_name\np1,Marl\np2,Vask\n");
+        People.bringIn(coordinator, "id,person_id,kind,on\ne1,p1,visit,2026-01-02\n");
         People.publish(
                 coordinator, "kept", "{\"format\": \"dipstick-criteria/1\", \"id\": \"kept\", \"name\": \"Kept\"}");
     }

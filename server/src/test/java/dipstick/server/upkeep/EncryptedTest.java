@@ -66,7 +66,7 @@ class EncryptedTest {
     void the_database_its_snapshot_and_its_backups_are_encrypted_and_come_back() throws Exception {
         RunningServer server = withKey();
         Visitor orla = server.signedIn("orla", Role.COORDINATOR);
-        People.bringIn(orla, "PEOPLE", "id,family_name\np1," + NAME + "\n");
+        People.bringIn(orla, "id,family_name\np1," + NAME + "\n");
         Visitor administrator = server.signedIn("adm", Role.ADMINISTRATOR);
         assertThat(administrator.post("/api/backups", "").json().get("backups").size())
                 .isEqualTo(1);

@@ -47,7 +47,7 @@ class RoomTest {
         assertThat(refused.status()).isEqualTo(507);
         assertThat(refused.type()).isEqualTo("urn:dipstick:no-room");
         assertThat(coordinator
-                        .upload("PEOPLE", "id\np1\n".getBytes(StandardCharsets.UTF_8))
+                        .upload("id\np1\n".getBytes(StandardCharsets.UTF_8))
                         .type())
                 .isEqualTo("urn:dipstick:no-room");
         assertThat(coordinator.get("/api/criteria").json()).isEmpty();

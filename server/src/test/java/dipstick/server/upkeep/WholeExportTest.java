@@ -64,10 +64,9 @@ class WholeExportTest {
         Visitor tam = server.signedIn("tam", Role.CALLER);
         People.bringIn(
                 orla,
-                "PEOPLE",
                 "id,family_name,birth_date,do_not_contact,height:number\np1,\"" + ODD
                         + "\",1950-02,yes,0.1\np2,Vask,,,\n");
-        People.bringIn(orla, "EVENTS", "id,person_id,kind,on,value\n,p1,visit,2020,4.125\ne1,p9,visit,2026-01-02,\n");
+        People.bringIn(orla, "id,person_id,kind,on,value\n,p1,visit,2020,4.125\ne1,p9,visit,2026-01-02,\n");
         People.publish(
                 orla,
                 "kept",

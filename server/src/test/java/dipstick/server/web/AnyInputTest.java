@@ -45,9 +45,8 @@ class AnyInputTest {
     static void begin() throws Exception {
         server = RunningServer.over(data, Clock.systemUTC());
         Visitor coordinator = server.signedIn("begun", Role.COORDINATOR);
-        People.bringIn(
-                coordinator, "PEOPLE", "id,family_name,birth_date,site,provider\np1,Marl,1950-02-03,Mill Lane,Dr A\n");
-        People.bringIn(coordinator, "EVENTS", "id,person_id,kind,on\ne1,p1,visit,2026-01-02\n");
+        People.bringIn(coordinator, "id,family_name,birth_date,site,provider\np1,Marl,1950-02-03,Mill Lane,Dr A\n");
+        People.bringIn(coordinator, "id,person_id,kind,on\ne1,p1,visit,2026-01-02\n");
         People.publish(coordinator, "known", AnyValue.DOCUMENT);
         description = JsonMapper.shared().readTree(Path.of("../docs/openapi.json"));
     }

@@ -54,7 +54,7 @@ class LimitsTest {
             throws Exception {
         RunningServer hasty = RunningServer.over(data, Clock.systemUTC(), "--dipstick.longest-answer=0s");
         Visitor coordinator = hasty.signedIn("orla", Role.COORDINATOR);
-        People.bringIn(coordinator, "PEOPLE", "id,family_name\np1,Marl\n");
+        People.bringIn(coordinator, "id,family_name\np1,Marl\n");
         Reply refused = coordinator.post("/api/bench", "{\"document\": " + AnyValue.DOCUMENT + ", \"settings\": {}}");
         assertThat(refused.status()).isEqualTo(503);
         assertThat(refused.type()).isEqualTo("urn:dipstick:took-too-long");
@@ -71,7 +71,7 @@ class LimitsTest {
         String people = IntStream.range(0, 20_000)
                 .mapToObj(i -> "given-up-" + i + ",1950-01-01")
                 .collect(Collectors.joining("\n", "id,birth_date\n", "\n"));
-        People.bringIn(coordinator, "PEOPLE", people);
+        People.bringIn(coordinator, people);
         try (ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor()) {
             Set<String> types = new HashSet<>();
             for (int i = 0; i < 20 && !types.contains("urn:dipstick:took-too-long"); i++) {

@@ -48,9 +48,8 @@ class NotThereTest {
         keeper = server.signedIn("keeper", Role.COORDINATOR);
         People.bringIn(
                 keeper,
-                "PEOPLE",
                 "id,family_name,birth_date,site,provider\np1,Marl,1950-02-03,Mill Lane,Dr A\np2,Vask,1951-02-03,Mill Lane,Dr B\n");
-        People.bringIn(keeper, "EVENTS", "id,person_id,kind,on\ne1,p1,visit,2020-01-02\ne2,p2,visit,2020-01-02\n");
+        People.bringIn(keeper, "id,person_id,kind,on\ne1,p1,visit,2020-01-02\ne2,p2,visit,2020-01-02\n");
         People.publishPrivately(keeper, "secret", AnyValue.DOCUMENT.replace("\"known\"", "\"secret\""));
         keeper.post("/api/lists/secret/readings", "");
         People.publish(keeper, "shared", AnyValue.DOCUMENT.replace("\"known\"", "\"shared\""));

@@ -42,7 +42,7 @@ class SixAtOnceTest {
                 body("account").replace("CALLER", "COORDINATOR\", \"ADMINISTRATOR"),
                 "\"1\"");
         visitor = server.visitor().signIn("six-owner", "another%20long%20password");
-        People.bringIn(visitor, "PEOPLE", "id\nsix-1\n");
+        People.bringIn(visitor, "id\nsix-1\n");
         for (String id : List.of("six-list", "six-saved", "six-published", "six-retired", "six-put-away")) {
             People.publish(visitor, id, set(id));
         }

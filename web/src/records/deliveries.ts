@@ -1,35 +1,13 @@
 import { Problem, send, type Schemas } from '@/api/client'
 import { csrfToken } from '@/api/csrf'
-import { PERSON_FIELDS } from './intake'
 
-export type ImportView = Schemas['ImportView']
 export type DeliveryView = Schemas['DeliveryView']
-export type FileKind = ImportView['kind']
 
-/** Where a file is on its way in, as the page shows it. */
+/** Where a file is until it is sent, as the page shows it. */
 export type Step =
   | { at: 'nothing' }
   | { at: 'sending'; name: string; sent: number; total: number }
-  | { at: 'inside'; file: ImportView }
   | { at: 'refused'; reason: string }
-
-const OURS = new Set(['id', ...PERSON_FIELDS])
-
-/**
- * What the header says that a file holds: events and people in our own format, or anything else. A column that is called
- * otherwise may be one of the practice's own, but most of ours are.
- */
-export function kindOf(header: string): FileKind {
-  const names = header
-    .replace(/^\uFEFF/, '')
-    .split(/[,;\t]/)
-    .map((name) => name.replaceAll('"', '').trim().toLowerCase())
-  if (names.includes('person_id') && names.includes('kind')) {
-    return 'EVENTS'
-  }
-  const ours = names.filter((name) => OURS.has(name.split(':', 1)[0] ?? '')).length
-  return names.includes('id') && ours * 2 >= names.length ? 'PEOPLE' : 'OTHER'
-}
 
 /** Files of these formats may be written one after another (docs/intakes.md). */
 const MAY_BE_ONE = /\.(nd)?json$|\.hl7$|\.vcf$|\.ics$/i
@@ -98,7 +76,7 @@ export function sendFile<T>(
 
 const PAUSE_MS = 250
 
-const WORKING = new Set(['CHECKING', 'READING', 'TRYING', 'TAKING'])
+const WORKING = new Set(['READING', 'TRYING', 'TAKING'])
 
 /** Whether something is being done with a file at this moment. */
 export function isWorking(stage: string): boolean {
@@ -118,4 +96,16 @@ export async function untilSettled<T extends { stage: string }>(
     }
     await new Promise((resolve) => setTimeout(resolve, PAUSE_MS))
   }
+}
+
+const FIRST_TOLD_MS = 1000
+
+/** How long it goes on, in words, as fast as it went until now; nothing where that is not known, or it is through. */
+export function restWords(done: number, of: number, sinceMs: number): string {
+  if (done === 0 || done >= of || sinceMs < FIRST_TOLD_MS) {
+    return ''
+  }
+  const seconds = Math.max(1, Math.round((sinceMs * (of - done)) / done / 1000))
+  const [rest, unit] = seconds < 90 ? [seconds, 'second'] : [Math.round(seconds / 60), 'minute']
+  return `about ${String(rest)} ${unit}${rest === 1 ? '' : 's'} left`
 }

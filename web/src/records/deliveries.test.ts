@@ -1,21 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { kindOf, together } from './imports'
-
-describe('a file that is brought in', () => {
-  it('holds events where its header names the person of each', () => {
-    expect(kindOf('id,person_id,kind')).toBe('EVENTS')
-    expect(kindOf('"kind";"PERSON_ID"')).toBe('EVENTS')
-    expect(kindOf('id\tfamily_name')).toBe('PEOPLE')
-    expect(kindOf('\uFEFFid;family_name;frailty:number')).toBe('PEOPLE')
-  })
-
-  it('is of another system where its columns are called otherwise', () => {
-    expect(kindOf('Patient ID,Surname,DOB')).toBe('OTHER')
-    expect(kindOf('id,name,dob,tel')).toBe('OTHER')
-    expect(kindOf('person_id,date')).toBe('OTHER')
-    expect(kindOf('PK\u0003\u0004')).toBe('OTHER')
-  })
-})
+import { restWords, together } from './deliveries'
 
 describe('several files at once', () => {
   const file = (name: string, text: string) => new File([text], name)
@@ -31,5 +15,16 @@ describe('several files at once', () => {
     expect(together([file('a.hl7', 'x'), file('b.json', 'y')])).toBeUndefined()
     expect(together([file('a.csv', 'x')])?.name).toBe('a.csv')
     expect(together([])).toBeUndefined()
+  })
+})
+
+describe('the time that is left', () => {
+  it('is told once it can be known, in words', () => {
+    expect(restWords(0, 100, 5000)).toBe('')
+    expect(restWords(10, 100, 500)).toBe('')
+    expect(restWords(50, 100, 4000)).toBe('about 4 seconds left')
+    expect(restWords(1, 100, 60_000)).toBe('about 99 minutes left')
+    expect(restWords(99, 100, 4000)).toBe('about 1 second left')
+    expect(restWords(100, 100, 4000)).toBe('')
   })
 })

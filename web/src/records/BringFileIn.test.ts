@@ -1,7 +1,7 @@
 import { button, clear, serving, shown } from '@/testing'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import ImportFile from './ImportFile.vue'
+import BringFileIn from './BringFileIn.vue'
 
 const CHECKED = {
   id: 'i1',
@@ -58,7 +58,7 @@ async function sent(checked: Partial<typeof CHECKED>, taken: Partial<typeof CHEC
     'DELETE /api/imports/i1': {},
   })
   vi.stubGlobal('XMLHttpRequest', Sending)
-  const wrapper = await shown(ImportFile, {})
+  const wrapper = await shown(BringFileIn, {})
   const picker = wrapper.find('input[type=file]')
   const head = { text: () => Promise.resolve('id,family_name\np1,Marl\n') }
   Object.defineProperty(picker.element, 'files', {

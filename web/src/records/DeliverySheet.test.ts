@@ -25,6 +25,8 @@ const TRIAL = {
     goneEvents: 0,
     unknownPeople: 0,
     erased: 0,
+    otherwise: 0,
+    firstOtherwise: [],
   },
   first: [{ '': 'person', family_name: 'Marl' }],
   neverSeen: [{ ofPeople: true, field: 'sex', words: ['W'], onFile: ['female', 'male'] }],
@@ -36,6 +38,8 @@ const TRIED: DeliveryView = {
   id: 'd1',
   fileName: 'patients.csv',
   stage: 'TRIED',
+  rowsRead: 2,
+
   reason: '',
   intake: {
     id: 'patients',
@@ -143,4 +147,55 @@ it('is read anew in another encoding, and a word is taken for one on file', asyn
   expect(asked.at(-2)?.body).toMatchObject({
     people: { fields: { sex: { column: 'Sex', values: { W: 'female' } } } },
   })
+})
+
+it('says whose rows they are, and what another source said otherwise stays', async () => {
+  const trial = {
+    ...TRIAL,
+    rows: 20,
+    troubles: [
+      {
+        reason: 'PERSON_FOUND_TWICE' as const,
+        count: 7,
+        first: [{ line: 4, column: '', cell: '', said: 'Several people on file fit: 1, 2.' }],
+      },
+    ],
+    brought: {
+      ...TRIAL.brought,
+      otherwise: 1,
+      firstOtherwise: [
+        {
+          person: '1',
+          field: 'phone',
+          kept: '01632 960001',
+          owner: 'clinic',
+          said: '01632 960009',
+        },
+      ],
+    },
+  }
+  serving({ 'GET /api/deliveries/d1': () => ({ ...TRIED, trial }) })
+  const page = await shown(DeliverySheet, { delivery: TRIED })
+  await flushPromises()
+  const whose = page.get('section[aria-label="Whose rows"]')
+  expect(whose.text()).toContain('13 rows of one person each')
+  await button(page, '7 rows fit several people').trigger('click')
+  expect(whose.text()).toContain('Line 4: Several people on file fit: 1, 2.')
+  expect(whose.text()).toContain('and 6 more')
+  const otherwise = page.get('section[aria-label="Said otherwise"]').text().replaceAll(/\s+/g, ' ')
+  expect(otherwise).toContain('1 value stays as the source said that brought it')
+  expect(otherwise).toContain('01632 960001 of clinic stays, not 01632 960009')
+})
+
+it('is told what it means: that it names everybody, and whose word goes first', async () => {
+  const asked = serving({
+    'GET /api/deliveries/d1': () => TRIED,
+    'PUT /api/deliveries/d1/intake': () => TRIED,
+  })
+  const page = await shown(DeliverySheet, { delivery: TRIED })
+  await flushPromises()
+  await page.get('section[aria-label="What it means"] select').setValue('names-everybody')
+  await flushPromises()
+  expect(asked.at(-2)?.body).toMatchObject({ people: { meaning: 'names-everybody' } })
+  expect(page.emitted('working')?.at(-1)).toEqual([false])
 })

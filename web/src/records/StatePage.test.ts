@@ -36,6 +36,7 @@ const STATE = {
     { sort: 'BORN_AHEAD', records: 0, people: 2, sets: [] },
   ],
   nobody: { people: 1, records: 3 },
+  otherwise: { people: 1, values: 2 },
 }
 const OUTSIDE = { total: 0, terms: [] }
 
@@ -50,6 +51,7 @@ it('says what cannot be so, how many, and which lists ask for it', async () => {
   expect(text).toContain('Asks for potassium, 1 of these people to check')
   expect(text).toContain('2 people')
   expect(text).toContain('3 records under 1 number')
+  expect(text).toContain('2 values of 1 person')
   expect(text).toContain('every 7 days')
   expect(text).toContain('1 Feb 2026 late')
   expect(text).toContain('ended')

@@ -1,16 +1,20 @@
 import { describe, expect, it } from 'vitest'
 import {
   amount,
+  type Intake,
   kindOfRecords,
   mayBeBlank,
   targetsOf,
   withBlank,
   withDates,
+  withEverything,
   withKind,
+  withMeaning,
+  withRank,
+  withSource,
   withTarget,
-  wordsOf,
-  type Intake,
   withTranslation,
+  wordsOf,
 } from './intake'
 
 const LAB: Intake = {
@@ -122,6 +126,8 @@ it('counts what is new or changed in words', () => {
     goneEvents: 0,
     unknownPeople: 0,
     erased: 0,
+    otherwise: 0,
+    firstOtherwise: [],
   }
   expect(amount(brought)).toBe('nothing new')
   expect(
@@ -131,4 +137,26 @@ it('counts what is new or changed in words', () => {
       events: { ...none, added: 1, changed: 1 },
     }),
   ).toBe('1 person and 2 records')
+})
+
+it('means what is said of its source; without a name it neither ranks nor holds all of its own', () => {
+  const intake: Intake = {
+    id: 'x',
+    name: 'x',
+    source: 'clinic',
+    people: { fields: {} },
+    events: [{ fields: { kind: { constant: 'visit' } } }],
+  }
+  const told = withEverything(withRank(withMeaning(intake, 'only-adds'), 3), true)
+  expect(told).toMatchObject({
+    rank: 3,
+    people: { meaning: 'only-adds' },
+    events: [{ everything: true }],
+  })
+  expect(withSource(told, ' lab ')).toMatchObject({ source: 'lab', rank: 3 })
+  expect(withSource(told, ' ')).toMatchObject({
+    source: '',
+    rank: 0,
+    events: [{ everything: false }],
+  })
 })

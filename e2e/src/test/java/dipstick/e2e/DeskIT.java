@@ -233,14 +233,14 @@ class DeskIT {
             file.append("killed-").append(i).append(",10001,killed visit,2026-01-01\n");
         }
         String id = JsonMapper.shared()
-                .readTree(client.post("/api/imports?kind=EVENTS&name=killed.csv", file.toString())
+                .readTree(client.post("/api/deliveries?name=killed.csv", file.toString())
                         .body())
                 .get("id")
                 .asString();
-        while (!client.get("/api/imports/" + id).get("stage").asString().equals("CHECKED")) {
+        while (!client.get("/api/deliveries/" + id).get("stage").asString().equals("TRIED")) {
             TimeUnit.MILLISECONDS.sleep(20);
         }
-        client.post("/api/imports/" + id + "/take", "");
+        client.post("/api/deliveries/" + id + "/take", "");
         TimeUnit.MILLISECONDS.sleep(60);
         application.kill();
 

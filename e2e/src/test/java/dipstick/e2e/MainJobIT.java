@@ -96,20 +96,25 @@ class MainJobIT {
         browser.click("Records");
         browser.awaitText("main", "Nothing is on record yet");
         bringIn(KIT.resolve("people.csv"));
-        browser.awaitText(".report", "holds 453 good lines of people");
-        browser.click("Take all 453 lines");
-        browser.awaitText(".report", "453 people were new, 0 changed, 0 unchanged");
+        browser.awaitText(".sheet", "Known: it is read as Plain file of people");
+        browser.awaitText(".sheet", "People: 453 new, 0 changed, 0 unchanged");
+        browser.click("Take it: 453 people");
+        browser.awaitText(".sheet", "people.csv is in.");
+        browser.click("Done");
 
         bringIn(KIT.resolve("events.csv"));
-        browser.awaitText(".report", "good lines of records");
-        browser.click("Take all 6,060 lines");
-        browser.awaitText(".report", "6,060 records were new");
-        browser.awaitText(".report", "people who are not on file are kept");
+        browser.awaitText(".sheet", "Records: 6,060 new");
+        browser.awaitText(".sheet", "people who are not on file, kept until they are");
         assertThat(browser.graveViolations()).isEmpty();
+        browser.click("Take it: 6,060 records");
+        browser.awaitText(".sheet", "events.csv is in.");
+        browser.click("Done");
 
         bringIn(KIT.resolve("people.csv"));
-        browser.click("Take all 453 lines");
-        browser.awaitText(".report", "0 people were new, 0 changed, 453 unchanged");
+        browser.awaitText(".sheet", "This very file was taken before");
+        browser.click("Take it: nothing new");
+        browser.awaitText(".sheet", "People: 0 new, 0 changed, 453 unchanged");
+        browser.click("Done");
     }
 
     @Test
@@ -118,11 +123,11 @@ class MainJobIT {
         Path bad = folder.resolve("bad.csv");
         Files.writeString(bad, "id,family_name,birth_date\nx1,<script>alert(1)</script>,2026-02-31\nx2,=cmd,1990\n");
         bringIn(bad);
-        browser.awaitText(".report", "holds 1 good line of people, and 1 bad one");
-        browser.awaitText(".report table", "birth_date");
-        browser.awaitText(".report table", "“2026-02-31” is not a date");
-        browser.click("Take none");
-        browser.awaitGone(".report");
+        browser.awaitText(".sheet", "What is wrong: 1 row");
+        browser.awaitText(".sheet", "People: 1 new");
+        browser.awaitText(".sheet table", "“2026-02-31” is not a date");
+        browser.click("Leave it");
+        browser.awaitGone(".sheet");
 
         Path noId = folder.resolve("no-id.csv");
         Files.writeString(noId, "name,born\nA,1990\n");

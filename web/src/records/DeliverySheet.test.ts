@@ -1,9 +1,10 @@
+import { ReadAs } from '@/files'
 import { button, clear, serving, shown } from '@/testing'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, expect, it } from 'vitest'
 import DeliverySheet from './DeliverySheet.vue'
 import NeverSeen from './NeverSeen.vue'
-import ReadAs from './ReadAs.vue'
+
 import type { DeliveryView } from './deliveries'
 
 const none = { added: 0, changed: 0, unchanged: 0 }

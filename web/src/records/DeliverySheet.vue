@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { json, send, sentenceOf, type Schemas } from '@/api/client'
 import { timeWords } from '@/days'
-import { DateOrder } from '@/files'
+import { DateOrder, ReadAs } from '@/files'
 import { count } from '@/stick'
 import Button from 'primevue/button'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
@@ -10,7 +10,7 @@ import FirstRecords from './FirstRecords.vue'
 import HowFar from './HowFar.vue'
 import KeptOtherwise from './KeptOtherwise.vue'
 import NeverSeen from './NeverSeen.vue'
-import ReadAs from './ReadAs.vue'
+
 import WhatIsWrong from './WhatIsWrong.vue'
 import WhatItMeans from './WhatItMeans.vue'
 import WhoseRows from './WhoseRows.vue'

@@ -2,7 +2,7 @@
 import { send, sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { rostersQuery } from '@/criteria'
-import { OpenDates } from '@/files'
+import { OpenDates, ReadAs } from '@/files'
 import { useLists } from '@/lists'
 import { count } from '@/stick'
 import { useQuery } from '@tanstack/vue-query'
@@ -55,10 +55,15 @@ function bring(kind: string, ref: string): Promise<void> {
   )
 }
 
-function bringFile(one: File, dates = ''): Promise<void> {
+/** What is said of how the file is read, where somebody says it otherwise than it was found. */
+let said: Record<string, string> = {}
+
+function bringFile(one: File, more: Record<string, string> = {}): Promise<void> {
+  said = file.value === one ? { ...said, ...more } : more
   file.value = one
   chosen.value = undefined
-  const how = new URLSearchParams(dates ? { name: one.name, dates } : { name: one.name })
+  const how = new URLSearchParams({ name: one.name, ...said })
+
   return bringing.ask(
     (signal) =>
       send<Schemas['ThingsView']>(`${COMPARISONS}/files?${how.toString()}`, {
@@ -126,6 +131,12 @@ defineExpose({ bring, bringFile })
         @change="given(picker?.files)"
       />
     </div>
+    <ReadAs
+      v-if="file && side?.readAs"
+      :found="side.readAs"
+      :working="bringing.asking.value"
+      @change="bringFile(file, { ...$event })"
+    />
     <p v-if="bringing.problem.value" class="notice" role="alert">{{ bringing.problem.value }}</p>
     <p v-else-if="bringing.asking.value" role="status">
       Reading {{ file?.name ?? 'what is here' }} …
@@ -142,7 +153,7 @@ defineExpose({ bring, bringFile })
         {{ count(side.unreadable) }} {{ side.unreadable === 1 ? 'row holds' : 'rows hold' }} what
         cannot be read; it stands as it is written. {{ side.troubles[0] }}
       </p>
-      <OpenDates v-if="side.openDates && file" @chosen="bringFile(file, $event)" />
+      <OpenDates v-if="side.openDates && file" @chosen="bringFile(file, { dates: $event })" />
     </template>
     <p v-else class="quiet">
       <template v-if="waitsFor">Bring the file that stands where {{ waitsFor }} stood.</template>

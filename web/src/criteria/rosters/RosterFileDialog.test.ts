@@ -13,6 +13,7 @@ const READ = {
   days: [],
   until: '',
   openDates: false,
+  readAs: { sheets: [], sheet: '', encoding: 'UTF-8', separator: ',' },
   leftOut: 1,
   troubles: ['Line 4: “31/02/2026” is not a date of a day that exists.'],
   intake: { format: 'dipstick-intake/1' },

@@ -4,7 +4,7 @@ import { useNewest } from '@/api/newest'
 import { firstFree, slug } from '../document'
 import { fromIso, toIso } from '@/days'
 import { fieldWords } from '@/fields'
-import { OpenDates } from '@/files'
+import { OpenDates, ReadAs } from '@/files'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
 import Button from 'primevue/button'
@@ -35,6 +35,8 @@ const until = ref(roster?.until ?? '')
 /** The column that says until when a row holds; undefined until somebody chooses. */
 const untilColumn = ref<string>()
 const dates = ref('')
+/** How its bytes are read as rows, where somebody says it otherwise. */
+const readAs = ref<Schemas['ReadingWanted']>()
 const refused = ref('')
 const busy = ref(false)
 const reading = useNewest()
@@ -80,7 +82,7 @@ onMounted(async () => {
   }
 })
 
-watch([untilColumn, dates], () => readFile())
+watch([untilColumn, dates, readAs], () => readFile())
 
 function readFile(): Promise<void> {
   const how = new URLSearchParams({ name: file.name })
@@ -93,6 +95,10 @@ function readFile(): Promise<void> {
   if (dates.value) {
     how.set('dates', dates.value)
   }
+  for (const [what, said] of Object.entries(readAs.value ?? {})) {
+    how.set(what, said)
+  }
+
   return reading.ask(
     (signal) =>
       send<Schemas['RosterRead']>(`${ROSTERS}/file?${how.toString()}`, {
@@ -147,6 +153,12 @@ async function save() {
     @update:visible="emit('close')"
   >
     <form class="from-file" @submit.prevent="save">
+      <ReadAs
+        v-if="read"
+        :found="read.readAs"
+        :working="reading.asking.value"
+        @change="readAs = $event"
+      />
       <p v-if="reading.problem.value" class="notice" role="alert">{{ reading.problem.value }}</p>
       <p v-else-if="!read" role="status">Reading {{ file.name }} …</p>
       <template v-else>

@@ -14,6 +14,7 @@ const read = {
   days: [],
   until: '',
   openDates: false,
+  readAs: { sheets: [], sheet: '', encoding: 'UTF-8', separator: ',' },
   leftOut: 0,
   troubles: [],
   intake: {},

@@ -1,6 +1,7 @@
 package dipstick.intake.files;
 
 import dipstick.intake.describe.FileFormat;
+import dipstick.intake.describe.TableShape;
 import dipstick.intake.rows.Rows;
 import dipstick.intake.rows.UnreadableRows;
 import dipstick.intake.tables.Encoding;
@@ -39,6 +40,24 @@ public record RowsFile(Path file, How how) {
     /** What is said of how a file is to be read; what is not said is found out. */
     public record Said(Optional<String> encoding, Optional<Character> separator, Optional<String> sheet) {
         public static final Said NOTHING = new Said(Optional.empty(), Optional.empty(), Optional.empty());
+
+        /** An empty text says nothing; of a separator the first letter counts. */
+        public static Said of(String encoding, String separator, String sheet) {
+            return new Said(
+                    Optional.of(encoding).filter(text -> !text.isEmpty()),
+                    Optional.of(separator).filter(text -> !text.isEmpty()).map(text -> text.charAt(0)),
+                    Optional.of(sheet).filter(text -> !text.isEmpty()));
+        }
+
+        /** The same kind of table where something is said of how it is read; what is not said stays. */
+        public TableShape in(TableShape table) {
+            return table.readAs(encoding, separator.map(String::valueOf), sheet);
+        }
+
+        /** What is said of tables of a kind. */
+        public static Said of(TableShape table) {
+            return new Said(table.encoding(), table.separator().map(text -> text.charAt(0)), table.sheet());
+        }
     }
 
     /** @throws UnreadableRows where the file is no table */

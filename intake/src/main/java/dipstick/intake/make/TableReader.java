@@ -45,12 +45,7 @@ public final class TableReader implements Closeable {
 
     /** @param wanted columns of which something is made */
     static TableReader open(Path file, Intake intake, List<String> wanted) throws IOException {
-        RowsFile table = RowsFile.of(
-                file,
-                new RowsFile.Said(
-                        intake.table().encoding(),
-                        intake.table().separator().map(one -> one.charAt(0)),
-                        intake.table().sheet()));
+        RowsFile table = RowsFile.of(file, RowsFile.Said.of(intake.table()));
         if (table.format() != intake.table().format()) {
             throw new UnreadableRows(
                     1, "This is not what the intake “" + intake.name() + "” reads: the file is of another format.");

@@ -243,8 +243,7 @@ class Deliveries {
                         .readAs(said));
         Optional<Intake> known = wanted.map(intake -> ofThisFile(intake, proposal))
                 .or(() -> intakes.ofShape(proposal))
-                .map(intake -> intake.with(
-                        intake.table().readAs(said.encoding(), said.separator().map(String::valueOf), said.sheet())));
+                .map(intake -> intake.with(said.in(intake.table())));
         Proposal own = proposal.called(intakes.freeId(proposal.intake().id()));
         Found found = new Found(file.file(), file.name(), own, known.isPresent());
         Intake intake = known.orElse(own.intake());

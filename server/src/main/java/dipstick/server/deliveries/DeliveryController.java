@@ -105,11 +105,7 @@ class DeliveryController {
     @PutMapping("/{id}/reading")
     DeliveryViews.DeliveryView readAs(@PathVariable String id, @Valid @RequestBody ReadingWanted wanted) {
         Delivery one = find(id);
-        RowsFile.Said said = new RowsFile.Said(
-                Optional.of(wanted.encoding()).filter(text -> !text.isEmpty()),
-                Optional.of(wanted.separator()).filter(text -> !text.isEmpty()).map(text -> text.charAt(0)),
-                Optional.of(wanted.sheet()).filter(text -> !text.isEmpty()));
-        if (!deliveries.readAs(one, said)) {
+        if (!deliveries.readAs(one, RowsFile.Said.of(wanted.encoding(), wanted.separator(), wanted.sheet()))) {
             throw cannotBeTried();
         }
         return views.view(one);

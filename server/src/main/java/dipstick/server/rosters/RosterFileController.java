@@ -5,6 +5,7 @@ import dipstick.core.records.Fields;
 import dipstick.intake.describe.Intake;
 import dipstick.intake.describe.IntakeDocument;
 import dipstick.intake.describe.Written;
+import dipstick.intake.files.RowsFile;
 import dipstick.intake.propose.Proposal;
 import dipstick.intake.propose.Proposing;
 import dipstick.intake.rows.UnreadableRows;
@@ -13,6 +14,7 @@ import dipstick.server.files.SentFiles;
 import dipstick.server.files.WrongRows;
 import dipstick.server.practice.Today;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
@@ -25,7 +27,6 @@ import tools.jackson.databind.json.JsonMapper;
 /** Reads files as rows of rosters; nothing of them is kept. */
 @RestController
 class RosterFileController {
-
     private final Rosters rosters;
     private final Evaluators evaluators;
     private final SentFiles files;
@@ -42,6 +43,8 @@ class RosterFileController {
      * A file as rows of a roster, of which nothing is kept.
      *
      * @param format of the file, in words
+     * @param readAs how its bytes were read as rows
+     *
      * @param fields of a person that its columns hold
      * @param days columns of which nothing is made and in which days stand: one of them may say until when a row holds
      * @param until the column that says it; empty for none
@@ -51,6 +54,7 @@ class RosterFileController {
      */
     record RosterRead(
             String format,
+            Proposal.ReadAs readAs,
             List<String> fields,
             List<SharedRoster.Row> rows,
             List<String> days,
@@ -66,6 +70,7 @@ class RosterFileController {
      * @param roster the one that it is to replace, which says how it is read
      * @param until the column that says until when a row holds, empty for none; where it is absent, one that is called so
      * @param dates whether the day or the month comes first, where the file does not tell
+     * @param encoding by its name; empty for what is found, as separator and sheet are
      */
     @PostMapping("/api/rosters/file")
     RosterRead read(
@@ -73,15 +78,22 @@ class RosterFileController {
             @RequestParam Optional<String> roster,
             @RequestParam Optional<String> until,
             @RequestParam Optional<Written.DateOrder> dates,
+            @RequestParam(defaultValue = "") @Size(max = 60) String encoding,
+            @RequestParam(defaultValue = "") @Size(max = 1) String separator,
+            @RequestParam(defaultValue = "") @Size(max = 200) String sheet,
             HttpServletRequest request)
             throws IOException {
         Optional<Intake> known = roster.map(rosters::get)
                 .map(SharedRoster::intake)
                 .filter(intake -> !intake.isEmpty())
-                .map(RosterChecks::intake);
+                .map(RosterChecks::intake)
+                .map(intake ->
+                        intake.with(RowsFile.Said.of(encoding, separator, sheet).in(intake.table())));
+        RowsFile.Said said = known.map(intake -> RowsFile.Said.of(intake.table()))
+                .orElseGet(() -> RowsFile.Said.of(encoding, separator, sheet));
         return files.read(name, request.getInputStream(), (fileName, file) -> {
-            Proposal proposal =
-                    Proposing.of(fileName, file, Proposing.Asked.in(today.day().getYear()));
+            Proposal proposal = Proposing.of(
+                    fileName, file, Proposing.Asked.in(today.day().getYear()).readAs(said));
             Fields people =
                     evaluators.asOf(Optional.empty()).population().fields().people();
 
@@ -104,6 +116,7 @@ class RosterFileController {
                 .toList();
         return new RosterRead(
                 proposal.format(),
+                proposal.readAs(),
                 read.fields(),
                 read.lines(),
                 days,

@@ -5,6 +5,7 @@ import dipstick.core.things.Pairing;
 import dipstick.core.things.SideBySide;
 import dipstick.core.things.Things;
 import dipstick.intake.describe.Written;
+import dipstick.intake.files.RowsFile;
 import dipstick.intake.propose.Proposal;
 import dipstick.intake.propose.Proposing;
 import dipstick.server.accounts.Accounts;
@@ -95,6 +96,8 @@ class ComparisonController {
      *
      * @param id by which it is laid beside another
      * @param said what it was read as, in words; empty where it is no file
+     * @param readAs how its bytes were read as rows; nothing where it is no file
+     *
      * @param openDates whether its days could be read either way
      * @param unreadable how many rows do not fit, or hold a day that cannot be read
      * @param troubles the first of what cannot be read, in sentences
@@ -105,6 +108,7 @@ class ComparisonController {
             String ref,
             String name,
             String said,
+            Optional<Proposal.ReadAs> readAs,
             int rows,
             List<ThingsColumn> columns,
             boolean openDates,
@@ -167,24 +171,37 @@ class ComparisonController {
     record ComparisonView(
             String id, int version, String changedAt, String changedBy, String name, Comparisons.Document document) {}
 
-    /** Reads a file as a list of things; it is held for an hour, and never kept. */
+    /**
+     * Reads a file as a list of things; it is held for an hour, and never kept.
+     *
+     * @param encoding by its name; empty for what is found, as separator and sheet are
+     */
     @PostMapping("/files")
     ThingsView file(
             @RequestParam String name,
             @RequestParam Optional<Written.DateOrder> dates,
+            @RequestParam(defaultValue = "") @Size(max = 60) String encoding,
+            @RequestParam(defaultValue = "") @Size(max = 1) String separator,
+            @RequestParam(defaultValue = "") @Size(max = 200) String sheet,
             HttpServletRequest request,
             Principal who)
             throws IOException {
         return files.read(name, request.getInputStream(), (fileName, file) -> {
-            Proposal proposal =
-                    Proposing.of(fileName, file, Proposing.Asked.in(today.day().getYear()));
+            Proposal proposal = Proposing.of(
+                    fileName,
+                    file,
+                    Proposing.Asked.in(today.day().getYear()).readAs(RowsFile.Said.of(encoding, separator, sheet)));
             ThingsFile read = ThingsFile.read(file, proposal, dates, today.zone());
 
             return view(
                     SideKind.FILE,
                     "",
                     new Laid.Side(fileName, read.things()),
-                    new AsRead(proposal.format(), WrongRows.of(read.troubles()), ThingsFile.fields(proposal.intake())),
+                    new AsRead(
+                            proposal.format(),
+                            Optional.of(proposal.readAs()),
+                            WrongRows.of(read.troubles()),
+                            ThingsFile.fields(proposal.intake())),
                     who);
         });
     }
@@ -195,11 +212,19 @@ class ComparisonController {
         Laid.Side side = onFile.of(wanted.kind(), wanted.ref());
         Map<String, String> fields = side.things().columns().stream()
                 .collect(Collectors.toMap(Function.identity(), Function.identity(), (one, _) -> one));
-        return view(wanted.kind(), wanted.ref(), side, new AsRead("", WrongRows.of(List.of()), fields), who);
+        return view(
+                wanted.kind(),
+                wanted.ref(),
+                side,
+                new AsRead("", Optional.empty(), WrongRows.of(List.of()), fields),
+                who);
     }
 
-    /** @param fields of people that columns are, by the names of the columns */
-    private record AsRead(String said, WrongRows wrong, Map<String, String> fields) {}
+    /**
+     * @param how nothing where it is no file
+     * @param fields of people that columns are, by the names of the columns
+     */
+    private record AsRead(String said, Optional<Proposal.ReadAs> how, WrongRows wrong, Map<String, String> fields) {}
 
     private ThingsView view(SideKind kind, String ref, Laid.Side side, AsRead read, Principal who) {
         Things things = side.things();
@@ -209,6 +234,7 @@ class ComparisonController {
                 ref,
                 side.name(),
                 read.said(),
+                read.how(),
                 things.rows().size(),
                 IntStream.range(0, things.columns().size())
                         .mapToObj(column -> column(things, column, read.fields()))

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
 import Select from 'primevue/select'
-import { computed } from 'vue'
+import { computed, useId } from 'vue'
 
 /** Which sheet of a workbook is read, or in which encoding a text: what was found, to be said otherwise. */
 const { found, working } = defineProps<{ found: Schemas['ReadAs']; working: boolean }>()
 const emit = defineEmits<{ change: [wanted: Schemas['ReadingWanted']] }>()
+
+const id = useId()
 
 const ENCODINGS = [
   { encoding: 'UTF-8', words: 'UTF-8' },
@@ -43,18 +45,18 @@ function change(part: Partial<Schemas['ReadingWanted']>) {
 <template>
   <div v-if="found.sheets.length > 1 || found.encoding" class="read-as">
     <template v-if="found.sheets.length > 1">
-      <span id="read-as-sheet">Read from the sheet</span>
+      <span :id="`${id}-sheet`">Read from the sheet</span>
       <Select
         :model-value="found.sheet"
         :options="found.sheets"
         size="small"
         :disabled="working"
-        aria-labelledby="read-as-sheet"
+        :aria-labelledby="`${id}-sheet`"
         @update:model-value="change({ sheet: $event as string })"
       />
     </template>
     <template v-if="found.encoding">
-      <span id="read-as-encoding">Letters as</span>
+      <span :id="`${id}-encoding`">Letters as</span>
       <Select
         :model-value="found.encoding"
         :options="encodings"
@@ -62,12 +64,12 @@ function change(part: Partial<Schemas['ReadingWanted']>) {
         option-value="encoding"
         size="small"
         :disabled="working"
-        aria-labelledby="read-as-encoding"
+        :aria-labelledby="`${id}-encoding`"
         @update:model-value="change({ encoding: $event as string, separator: found.separator })"
       />
     </template>
     <template v-if="found.separator">
-      <span id="read-as-separator">cells parted by</span>
+      <span :id="`${id}-separator`">cells parted by</span>
       <Select
         :model-value="found.separator"
         :options="SEPARATORS"
@@ -75,7 +77,7 @@ function change(part: Partial<Schemas['ReadingWanted']>) {
         option-value="separator"
         size="small"
         :disabled="working"
-        aria-labelledby="read-as-separator"
+        :aria-labelledby="`${id}-separator`"
         @update:model-value="change({ encoding: found.encoding, separator: $event as string })"
       />
     </template>

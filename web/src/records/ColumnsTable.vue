@@ -24,9 +24,12 @@ function chosen(column: string): string {
 
 const KNOWN = new Set(['id', 'person_id', ...PERSON_FIELDS, ...EVENT_FIELDS])
 
-/** A name that is known is that field; one with a colon would say a type. */
-function mayBeOwn(column: string): boolean {
-  return !KNOWN.has(column.toLowerCase()) && !column.includes(':')
+/** The field of its own that a column is or may become: a name that is known is that field, one with a colon says a type. */
+function ownField(column: string, of: 'person' | 'event'): string | undefined {
+  const now = targetsOf(intake, column)[0]
+  const field = now?.startsWith(`${of}:`) ? now.slice(of.length + 1) : column
+  const may = !KNOWN.has(field.toLowerCase()) && (field !== column || !column.includes(':'))
+  return may || (now === `${of}:${field}` && !KNOWN.has(field)) ? `${of}:${field}` : undefined
 }
 
 function words(column: string): string {
@@ -78,7 +81,10 @@ function isGuess(choice: Schemas['Choice']): boolean {
               <option value="">left out</option>
               <option value="number">person number</option>
               <optgroup label="Of the person">
-                <option v-if="mayBeOwn(choice.column)" :value="`person:${choice.column}`">
+                <option
+                  v-if="ownField(choice.column, 'person')"
+                  :value="ownField(choice.column, 'person')"
+                >
                   a field of its own: {{ choice.column }}
                 </option>
                 <option v-for="field in PERSON_FIELDS" :key="field" :value="`person:${field}`">
@@ -86,7 +92,10 @@ function isGuess(choice: Schemas['Choice']): boolean {
                 </option>
               </optgroup>
               <optgroup label="Of the record">
-                <option v-if="mayBeOwn(choice.column)" :value="`event:${choice.column}`">
+                <option
+                  v-if="ownField(choice.column, 'event')"
+                  :value="ownField(choice.column, 'event')"
+                >
                   a field of its own: {{ choice.column }}
                 </option>
                 <option v-for="field in EVENT_FIELDS" :key="field" :value="`event:${field}`">

@@ -26,6 +26,8 @@ const TRIAL = {
     goneEvents: 0,
     unknownPeople: 0,
     erased: 0,
+    changedFields: [],
+    firstChanges: [],
     otherwise: 0,
     firstOtherwise: [],
   },
@@ -199,4 +201,35 @@ it('is told what it means: that it names everybody, and whose word goes first', 
   await flushPromises()
   expect(asked.at(-2)?.body).toMatchObject({ people: { meaning: 'names-everybody' } })
   expect(page.emitted('working')?.at(-1)).toEqual([false])
+})
+
+it('says which fields it changes, and from what to what', async () => {
+  const brought = {
+    ...TRIAL.brought,
+    changedFields: [
+      { ofPeople: true, field: 'family_name', count: 1 },
+      { ofPeople: false, field: 'status', count: 2 },
+    ],
+    firstChanges: [
+      { person: '10001', ofPerson: true, field: 'family_name', before: 'Marl', after: '' },
+    ],
+  }
+  serving({ 'GET /api/deliveries/d1': () => ({ ...TRIED, trial: { ...TRIAL, brought } }) })
+  const page = await shown(DeliverySheet, { delivery: TRIED })
+  await flushPromises()
+  expect(page.text()).toContain('Changed: family name of 1 person, status of 2 records.')
+  await button(page, 'See some').trigger('click')
+  expect(page.text()).toContain('10001family nameMarlblank')
+})
+
+it('names the typed field of its own that a column of a plain file becomes', async () => {
+  const intake = {
+    ...TRIED.intake,
+    people: { fields: { 'Loyalty:flag': { column: 'Loyalty' } } },
+  } as never
+  serving({ 'GET /api/deliveries/d1': () => ({ ...TRIED, intake }) })
+  const page = await shown(DeliverySheet, { delivery: TRIED })
+  await flushPromises()
+  const select = page.get('select[aria-label="What Loyalty becomes"]')
+  expect(select.element).toHaveProperty('value', 'person:Loyalty:flag')
 })

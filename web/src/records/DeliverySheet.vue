@@ -11,6 +11,7 @@ import HowFar from './HowFar.vue'
 import KeptOtherwise from './KeptOtherwise.vue'
 import NeverSeen from './NeverSeen.vue'
 
+import WhatChanges from './WhatChanges.vue'
 import WhatIsWrong from './WhatIsWrong.vue'
 import WhatItMeans from './WhatItMeans.vue'
 import WhoseRows from './WhoseRows.vue'
@@ -252,6 +253,9 @@ function counts(of: Schemas['CountsView']): string {
                   >; of {{ count(trial.brought.unknownPeople) }} people who are not on file, kept
                   until they are</template
                 >
+              </li>
+              <li v-if="trial.brought.changedFields.length">
+                <WhatChanges :brought="trial.brought" />
               </li>
               <li v-if="trial.brought.gone" class="gone">
                 {{ count(trial.brought.gone) }} people go off file

@@ -126,6 +126,8 @@ it('counts what is new or changed in words', () => {
     goneEvents: 0,
     unknownPeople: 0,
     erased: 0,
+    changedFields: [],
+    firstChanges: [],
     otherwise: 0,
     firstOtherwise: [],
   }

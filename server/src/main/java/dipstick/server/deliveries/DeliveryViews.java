@@ -10,9 +10,11 @@ import dipstick.server.records.RecordsIn.Brought;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -77,6 +79,8 @@ class DeliveryViews {
     record CountsView(int added, int changed, int unchanged) {}
 
     /**
+     * @param changedFields the most first
+     * @param firstChanges some of these changes
      * @param otherwise how much it says otherwise than another source, whose word stays
      * @param firstOtherwise some of it
      */
@@ -87,8 +91,15 @@ class DeliveryViews {
             int goneEvents,
             int unknownPeople,
             int erased,
+            List<ChangedField> changedFields,
+            List<ChangeView> firstChanges,
             int otherwise,
             List<OtherwiseView> firstOtherwise) {}
+
+    /** @param count how many have, or get, another value of it */
+    record ChangedField(boolean ofPeople, String field, int count) {}
+
+    record ChangeView(String person, boolean ofPerson, String field, String before, String after) {}
 
     /** @param owner the source that brought what is kept */
     record OtherwiseView(String person, String field, String kept, String owner, String said) {}
@@ -239,9 +250,24 @@ class DeliveryViews {
                 brought.goneEvents(),
                 brought.unknownPeople(),
                 brought.erased(),
-                brought.otherwise(),
-                brought.firstOtherwise().stream()
+                Stream.concat(
+                                changed(true, brought.told().ofPeople()),
+                                changed(false, brought.told().ofEvents()))
+                        .sorted(Comparator.comparing(ChangedField::ofPeople, Comparator.reverseOrder())
+                                .thenComparing(ChangedField::count, Comparator.reverseOrder())
+                                .thenComparing(ChangedField::field))
+                        .toList(),
+                brought.told().firstChanges().stream()
+                        .map(one ->
+                                new ChangeView(one.person(), one.ofPerson(), one.field(), one.before(), one.after()))
+                        .toList(),
+                brought.told().otherwise(),
+                brought.told().firstOtherwise().stream()
                         .map(one -> new OtherwiseView(one.person(), one.field(), one.kept(), one.owner(), one.said()))
                         .toList());
+    }
+
+    private static Stream<ChangedField> changed(boolean ofPeople, Map<String, Integer> counts) {
+        return counts.entrySet().stream().map(one -> new ChangedField(ofPeople, one.getKey(), one.getValue()));
     }
 }

@@ -1,8 +1,6 @@
 package dipstick.server.records;
 
-import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.List;
 import java.util.Set;
 
 /**
@@ -10,25 +8,12 @@ import java.util.Set;
  *
  * @param goneRows people who are not on file any more
  * @param people whose own records or events are others now, by id
- * @param otherwise how much is said otherwise than another source brought it, which stays
- * @param firstOtherwise some of it
+ * @param told what is told of them besides
+ *
  */
-record Changes(
-        int newRows,
-        int changedRows,
-        int unchangedRows,
-        int goneRows,
-        Set<String> people,
-        int otherwise,
-        List<Otherwise> firstOtherwise) {
-    private static final int MOST_TOLD = 12;
-
-    Changes {
-        firstOtherwise = firstOtherwise.stream().limit(MOST_TOLD).toList();
-    }
-
+record Changes(int newRows, int changedRows, int unchangedRows, int goneRows, Set<String> people, Told told) {
     static Changes gone(int rows, Set<String> people) {
-        return new Changes(0, 0, 0, rows, people, 0, List.of());
+        return new Changes(0, 0, 0, rows, people, Told.NOTHING);
     }
 
     /** Adds up what one chunk after another changed. */
@@ -38,8 +23,7 @@ record Changes(
         private int unchangedRows;
         private int goneRows;
         private final Set<String> people = new HashSet<>();
-        private int otherwise;
-        private final List<Otherwise> firstOtherwise = new ArrayList<>();
+        private final Told.Sum told = new Told.Sum();
 
         void add(Changes more) {
             newRows += more.newRows;
@@ -47,15 +31,11 @@ record Changes(
             unchangedRows += more.unchangedRows;
             goneRows += more.goneRows;
             people.addAll(more.people);
-            otherwise += more.otherwise;
-            if (firstOtherwise.size() < MOST_TOLD) {
-                firstOtherwise.addAll(more.firstOtherwise);
-            }
+            told.add(more.told);
         }
 
         Changes whole() {
-            return new Changes(
-                    newRows, changedRows, unchangedRows, goneRows, Set.copyOf(people), otherwise, firstOtherwise);
+            return new Changes(newRows, changedRows, unchangedRows, goneRows, Set.copyOf(people), told.whole());
         }
     }
 }

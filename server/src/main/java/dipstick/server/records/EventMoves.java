@@ -84,7 +84,7 @@ class EventMoves {
         // A day of recording that no file named is not among what the record is known by.
         boolean namesDay = RowMapping.row(record).fingerprint().equals(event.fingerprint());
         EventRow row = RowMapping.row(of(namesDay ? record : without(record, "recorded_on"), person));
-        return new KnownEvent(row.recordKey(), row.fingerprint(), person, event.source());
+        return new KnownEvent(row.recordKey(), row.fingerprint(), person);
     }
 
     private static EventRecord of(EventRecord record, String person) {

@@ -31,6 +31,13 @@ record EventOver(EventRecord after, List<Otherwise> otherwise) {
                 : filled(key, before, said, who);
     }
 
+    /** The fields of a record whose change is told. */
+    static Map<String, FieldValue> told(EventRecord record) {
+        Map<String, FieldValue> values = new HashMap<>(record.values());
+        values.remove(RECORDED_ON);
+        return values;
+    }
+
     private static EventRecord changed(EventRecord before, EventRecord said) {
         Map<String, FieldValue> values = new HashMap<>(before.values());
         TOGETHER.stream()

@@ -23,7 +23,6 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -120,8 +119,7 @@ public class RecordsIn {
      * @param unknownPeople how many people events are of who are not on file
      * @param erased records of people who were erased here, which are left out
      * @param toJoin pairs of people who are both on file, and are one by what the source says
-     * @param otherwise how much it says otherwise than another source, whose word stays
-     * @param firstOtherwise some of it
+     * @param told what is told of its changes besides
      */
     public record Brought(
             Counts people,
@@ -132,12 +130,10 @@ public class RecordsIn {
             int erased,
             List<String> toJoin,
             Set<String> peopleConcerned,
-            int otherwise,
-            List<Otherwise> firstOtherwise) {
+            Told told) {
         public Brought {
             toJoin = List.copyOf(toJoin);
             peopleConcerned = Set.copyOf(peopleConcerned);
-            firstOtherwise = List.copyOf(firstOtherwise);
         }
     }
 
@@ -183,8 +179,7 @@ public class RecordsIn {
                             brought.people().unchanged() + brought.events().unchanged(),
                             brought.gone() + brought.goneEvents(),
                             Set.of(),
-                            brought.otherwise(),
-                            List.of()),
+                            brought.told()),
                     about.badRows(),
                     brought.unknownPeople());
             return new Taken(delivery, brought, false);
@@ -317,6 +312,9 @@ public class RecordsIn {
             unknown.removeAll(named);
             Changes people = ofPeople.whole();
             Changes events = ofEvents.whole();
+            Told.Sum told = new Told.Sum();
+            told.add(people.told());
+            told.add(events.told());
             Set<String> concerned = new HashSet<>(people.people());
             concerned.addAll(events.people());
             return new Brought(
@@ -330,9 +328,7 @@ public class RecordsIn {
                             .map(WhoIsMeant.Both::words)
                             .toList(),
                     concerned,
-                    people.otherwise() + events.otherwise(),
-                    Stream.concat(people.firstOtherwise().stream(), events.firstOtherwise().stream())
-                            .toList());
+                    told.whole());
         }
 
         private static Counts counts(Changes changes) {

@@ -31,17 +31,7 @@ interface RecordsMapper {
      */
     record StoredEvent(Map<String, FieldValue> known, Optional<String> custom) {}
 
-    /** @param source null where the record names none */
-    record KnownEvent(
-            String recordKey,
-            String fingerprint,
-            String personId,
-            @Nullable String source) {
-        /** The source that brought it; empty for none by name. */
-        String owner() {
-            return source == null ? "" : source;
-        }
-    }
+    record KnownEvent(String recordKey, String fingerprint, String personId) {}
 
     /** @param saidBy as {@link SaidBy} writes it */
     record PersonSaidBy(String id, String saidBy) {}
@@ -115,7 +105,7 @@ interface RecordsMapper {
     List<String> newcomers(@Param("ids") String[] ids, @Param("moment") Instant moment);
 
     @Select("""
-            SELECT record_key, fingerprint, person_id, source FROM event
+            SELECT record_key, fingerprint, person_id FROM event
             WHERE record_key = ANY(#{keys, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
             """)
     List<KnownEvent> knownEvents(@Param("keys") String[] keys);
@@ -124,7 +114,7 @@ interface RecordsMapper {
     List<StoredEvent> eventsByKey(@Param("keys") String[] keys);
 
     @Select("""
-            SELECT record_key, fingerprint, person_id, source FROM event WHERE source = #{source}
+            SELECT record_key, fingerprint, person_id FROM event WHERE source = #{source}
                 AND kind = ANY(#{kinds, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
             """)
     List<KnownEvent> eventsOfSource(@Param("source") String source, @Param("kinds") String[] kinds);

@@ -12,7 +12,6 @@ import dipstick.server.records.RecordsMapper.StoredEvent;
 import dipstick.server.records.RecordsMapper.StoredPerson;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -103,7 +102,7 @@ class RecordsWriter {
         int added = 0;
         int changed = 0;
         Set<String> others = new HashSet<>();
-        List<Otherwise> otherwise = new ArrayList<>();
+        Told.Sum told = new Told.Sum();
         for (PersonRecord person : people) {
             PersonRecord before = known.get(person.id());
             if (before == null) {
@@ -115,8 +114,9 @@ class RecordsWriter {
             } else {
                 SaidBy by = saidBy.getOrDefault(person.id(), SaidBy.NOBODY);
                 PersonOver over = PersonOver.of(before, by, person, spokenOf, who);
-                otherwise.addAll(over.otherwise());
+                keep(over.otherwise(), who, told);
                 if (!over.after().equals(before)) {
+                    told.person(person.id(), before.values(), over.after().values());
                     notes.ifPresent(note -> note.changesPerson(over.after()));
                     batch.updatePerson(RowMapping.row(over.after()));
                     if (!over.saidBy().equals(by)) {
@@ -127,12 +127,11 @@ class RecordsWriter {
                 }
             }
         }
-        keep(otherwise, who);
         if (added + changed > 0) {
             changed(others);
         }
         session.flushStatements();
-        return new Changes(added, changed, people.size() - added - changed, 0, others, otherwise.size(), otherwise);
+        return new Changes(added, changed, people.size() - added - changed, 0, others, told.whole());
     }
 
     private void forgetOtherwiseOf(String[] ids, List<PersonRecord> people, Saying who) {
@@ -143,8 +142,9 @@ class RecordsWriter {
         otherwises.forgetOfPeople(who.source(), ids, said);
     }
 
-    private void keep(List<Otherwise> otherwise, Saying who) {
+    private void keep(List<Otherwise> otherwise, Saying who, Told.Sum told) {
         otherwise.forEach(one -> otherwises.keep(one, who.delivery()));
+        told.otherwise(otherwise);
     }
 
     /**
@@ -215,23 +215,25 @@ class RecordsWriter {
             known.put(event.recordKey(), event);
         }
         otherwises.forgetOfRecords(who.source(), known.keySet().toArray(String[]::new));
-        List<Otherwise> otherwise = new ArrayList<>();
-        String[] merged = known.values().stream()
+        Told.Sum told = new Told.Sum();
+        String[] differ = known.values().stream()
                 .filter(event ->
                         !event.fingerprint().equals(rows.get(event.recordKey()).fingerprint()))
-                .filter(event -> over == Over.BLANKS_STAY
-                        || !of(said.get(event.recordKey()), who).owns(event.owner()))
                 .map(KnownEvent::recordKey)
                 .toArray(String[]::new);
-        for (StoredEvent stored : merged.length == 0 ? List.<StoredEvent>of() : batch.eventsByKey(merged)) {
+        for (StoredEvent stored : differ.length == 0 ? List.<StoredEvent>of() : batch.eventsByKey(differ)) {
             EventRecord before = RowMapping.event(stored, fields);
             String key = RowMapping.row(before).recordKey();
             EventRecord after = said.get(key);
-            EventOver made = EventOver.of(key, before, after, of(after, who));
-            otherwise.addAll(made.otherwise());
-            rows.put(key, RowMapping.row(made.after()));
+            Saying speaker = who.of(after.text("source"));
+            if (over == Over.BLANKS_STAY || !speaker.owns(before.text("source"))) {
+                EventOver made = EventOver.of(key, before, after, speaker);
+                keep(made.otherwise(), who, told);
+                after = made.after();
+                rows.put(key, RowMapping.row(after));
+            }
+            told.event(before.personId(), EventOver.told(before), EventOver.told(after));
         }
-        keep(otherwise, who);
 
         int added = 0;
         int changed = 0;
@@ -255,10 +257,6 @@ class RecordsWriter {
             changed(others);
         }
         session.flushStatements();
-        return new Changes(added, changed, events.size() - added - changed, 0, others, otherwise.size(), otherwise);
-    }
-
-    private static Saying of(EventRecord said, Saying who) {
-        return who.of(said.text("source"));
+        return new Changes(added, changed, events.size() - added - changed, 0, others, told.whole());
     }
 }

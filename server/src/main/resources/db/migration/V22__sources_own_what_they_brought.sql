@@ -16,3 +16,8 @@ CREATE INDEX said_otherwise_by_record ON said_otherwise (record_key);
 
 -- Every file is read by an intake.
 ALTER TABLE import_log DROP COLUMN kind;
+
+-- Written a row for each record of a file, and read file by file: found by more it would take as long to keep as the records.
+DROP INDEX delivery_record_by_person;
+ALTER TABLE delivery_record DROP PRIMARY KEY;
+CREATE INDEX delivery_record_of ON delivery_record (delivery);

@@ -4,10 +4,14 @@ import dipstick.core.records.PersonRecord;
 import dipstick.server.records.DeliveryMapper.Did;
 import dipstick.server.records.RecordsMapper.KnownEvent;
 import dipstick.server.web.Fingerprint;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 
-/** Notes what a delivery does to each record, before it is done; runs in the batches of {@link RecordsWriter}. */
+/**
+ * Notes what a delivery does to records, before it is done; runs in the batches of {@link RecordsWriter}, which hold one
+ * statement each: many records are noted by one after another.
+ */
 final class DeliveryNotes {
     static final String ADDED = "ADDED";
     static final String CHANGED = "CHANGED";
@@ -21,13 +25,16 @@ final class DeliveryNotes {
         this.delivery = delivery;
     }
 
-    void addsPerson(PersonRecord person) {
-        batch.insert(new Did(delivery, false, person.id(), person.id(), ADDED, fingerprint(person)));
+    void addsPeople(List<PersonRecord> people) {
+        people.forEach(
+                person -> batch.insert(new Did(delivery, false, person.id(), person.id(), ADDED, fingerprint(person))));
     }
 
-    void changesPerson(PersonRecord after) {
-        batch.keepPerson(delivery, after.id());
-        batch.insert(new Did(delivery, false, after.id(), after.id(), CHANGED, fingerprint(after)));
+    /** @param after as they become */
+    void changesPeople(List<PersonRecord> after) {
+        after.forEach(person -> batch.keepPerson(delivery, person.id()));
+        after.forEach(person ->
+                batch.insert(new Did(delivery, false, person.id(), person.id(), CHANGED, fingerprint(person))));
     }
 
     void removesPerson(String id) {
@@ -35,13 +42,16 @@ final class DeliveryNotes {
         batch.insert(new Did(delivery, false, id, id, GONE, ""));
     }
 
-    void addsEvent(EventRow row) {
-        batch.insert(new Did(delivery, true, row.recordKey(), row.personId(), ADDED, row.fingerprint()));
+    void addsEvents(List<EventRow> rows) {
+        rows.forEach(row ->
+                batch.insert(new Did(delivery, true, row.recordKey(), row.personId(), ADDED, row.fingerprint())));
     }
 
-    void changesEvent(EventRow row) {
-        batch.keepEvent(delivery, row.recordKey());
-        batch.insert(new Did(delivery, true, row.recordKey(), row.personId(), CHANGED, row.fingerprint()));
+    /** @param rows as they become */
+    void changesEvents(List<EventRow> rows) {
+        rows.forEach(row -> batch.keepEvent(delivery, row.recordKey()));
+        rows.forEach(row ->
+                batch.insert(new Did(delivery, true, row.recordKey(), row.personId(), CHANGED, row.fingerprint())));
     }
 
     void removesEvent(KnownEvent event) {

@@ -24,17 +24,17 @@ class EventStatements implements ConfigurationCustomizer {
     public void customize(Configuration configuration) {
         add(configuration, "insertEvent", EventColumns.insert(), SqlCommandType.INSERT);
         add(configuration, "updateEvent", EventColumns.update(), SqlCommandType.UPDATE);
-        String select = "SELECT " + EventColumns.select() + " FROM event";
-        add(configuration, "allEvents", select, SqlCommandType.SELECT);
+        String select = "SELECT " + EventColumns.select() + " FROM ";
+        add(configuration, "allEvents", select + "event", SqlCommandType.SELECT);
         add(
                 configuration,
                 "eventsOf",
-                select + " WHERE person_id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})",
+                select + RecordsMapper.IDS_WANTED + " INNER JOIN event ON person_id = wanted",
                 SqlCommandType.SELECT);
         add(
                 configuration,
                 "eventsByKey",
-                select + " WHERE record_key = ANY(#{keys, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})",
+                select + RecordsMapper.KEYS_WANTED + " INNER JOIN event ON record_key = wanted",
                 SqlCommandType.SELECT);
         add(
                 configuration,

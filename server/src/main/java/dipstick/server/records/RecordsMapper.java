@@ -19,6 +19,16 @@ import org.jspecify.annotations.Nullable;
 
 @Mapper
 interface RecordsMapper {
+    /**
+     * Many ids as a table of one column, to be joined: of a condition on an array every element would be held beside every
+     * row that an index found.
+     */
+    String IDS_WANTED =
+            "UNNEST(CAST(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY)) w (wanted)";
+
+    String KEYS_WANTED =
+            "UNNEST(CAST(#{keys, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY)) w (wanted)";
+
     record CustomFieldRow(String name, String type, boolean ofEvents) {}
 
     /** A row that was read. It is another type than the row to be written, which MyBatis takes apart by name. */
@@ -60,12 +70,12 @@ interface RecordsMapper {
     /** Read row by row by {@link EventRecordReader}; the statement is among the {@link EventStatements}. */
     List<StoredEvent> eventsOf(@Param("ids") String[] ids);
 
-    @Select("SELECT " + PersonRowReader.COLUMNS
-            + " FROM person WHERE id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})")
+    /** @param ids each once */
+    @Select("SELECT " + PersonRowReader.COLUMNS + " FROM " + IDS_WANTED + " INNER JOIN person ON id = wanted")
     List<StoredPerson> people(@Param("ids") String[] ids);
 
-    @Select("SELECT id, said_by FROM person WHERE said_by IS NOT NULL"
-            + " AND id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})")
+    /** @param ids each once */
+    @Select("SELECT id, said_by FROM " + IDS_WANTED + " INNER JOIN person ON id = wanted WHERE said_by IS NOT NULL")
     List<PersonSaidBy> saidBy(@Param("ids") String[] ids);
 
     @Update("UPDATE person SET said_by = #{saidBy} WHERE id = #{id}")
@@ -100,14 +110,13 @@ interface RecordsMapper {
     @Select("SELECT person FROM off_file WHERE since <= #{day} ORDER BY person")
     List<String> offFileSince(LocalDate day);
 
-    @Select("SELECT id FROM person WHERE came_at > #{moment}"
-            + " AND id = ANY(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})")
+    /** @param ids each once */
+    @Select("SELECT id FROM " + IDS_WANTED + " INNER JOIN person ON id = wanted WHERE came_at > #{moment}")
     List<String> newcomers(@Param("ids") String[] ids, @Param("moment") Instant moment);
 
-    @Select("""
-            SELECT record_key, fingerprint, person_id FROM event
-            WHERE record_key = ANY(#{keys, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
-            """)
+    /** @param keys each once */
+    @Select("SELECT record_key, fingerprint, person_id FROM " + KEYS_WANTED
+            + " INNER JOIN event ON record_key = wanted")
     List<KnownEvent> knownEvents(@Param("keys") String[] keys);
 
     /** Read row by row by {@link EventRecordReader}; the statement is among the {@link EventStatements}. */

@@ -12,6 +12,7 @@ import dipstick.server.records.RecordsMapper.StoredEvent;
 import dipstick.server.records.RecordsMapper.StoredPerson;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -22,6 +23,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.ibatis.session.ExecutorType;
 import org.apache.ibatis.session.SqlSessionFactory;
 import org.apache.ibatis.session.defaults.DefaultSqlSessionFactory;
@@ -90,7 +92,7 @@ class RecordsWriter {
      */
     Changes writePeople(
             List<PersonRecord> people, Set<String> spokenOf, Fields fields, Saying who, Optional<DeliveryNotes> notes) {
-        String[] ids = people.stream().map(PersonRecord::id).toArray(String[]::new);
+        String[] ids = people.stream().map(PersonRecord::id).distinct().toArray(String[]::new);
         Map<String, PersonRecord> known = new HashMap<>();
         for (StoredPerson person : batch.people(ids)) {
             known.put(person.row().id(), RowMapping.person(person.row(), fields));
@@ -99,39 +101,46 @@ class RecordsWriter {
                 .collect(Collectors.toMap(PersonSaidBy::id, said -> SaidBy.read(said.saidBy())));
         forgetOtherwiseOf(ids, people, who);
         Instant now = today.now();
-        int added = 0;
-        int changed = 0;
-        Set<String> others = new HashSet<>();
+        List<PersonRecord> added = new ArrayList<>();
+        List<PersonOver> changed = new ArrayList<>();
         Told.Sum told = new Told.Sum();
         for (PersonRecord person : people) {
             PersonRecord before = known.get(person.id());
             if (before == null) {
-                notes.ifPresent(note -> note.addsPerson(person));
-                String by = PersonOver.nobody(person, who).saidBy().written().orElse(null);
-                batch.insertPerson(RowMapping.row(person), by, now);
-                others.add(person.id());
-                added++;
+                added.add(person);
             } else {
                 SaidBy by = saidBy.getOrDefault(person.id(), SaidBy.NOBODY);
                 PersonOver over = PersonOver.of(before, by, person, spokenOf, who);
                 keep(over.otherwise(), who, told);
                 if (!over.after().equals(before)) {
                     told.person(person.id(), before.values(), over.after().values());
-                    notes.ifPresent(note -> note.changesPerson(over.after()));
-                    batch.updatePerson(RowMapping.row(over.after()));
-                    if (!over.saidBy().equals(by)) {
-                        batch.updateSaidBy(person.id(), over.saidBy().written().orElse(null));
-                    }
-                    others.add(person.id());
-                    changed++;
+                    changed.add(over);
                 }
             }
         }
-        if (added + changed > 0) {
+        // Rows of one statement come one after another: so they are one batch.
+        List<PersonRecord> after = changed.stream().map(PersonOver::after).toList();
+        notes.ifPresent(note -> note.addsPeople(added));
+        added.forEach(person -> batch.insertPerson(
+                RowMapping.row(person),
+                PersonOver.nobody(person, who).saidBy().written().orElse(null),
+                now));
+        notes.ifPresent(note -> note.changesPeople(after));
+        after.forEach(person -> batch.updatePerson(RowMapping.row(person)));
+        changed.stream()
+                .filter(over ->
+                        !over.saidBy().equals(saidBy.getOrDefault(over.after().id(), SaidBy.NOBODY)))
+                .forEach(over -> batch.updateSaidBy(
+                        over.after().id(), over.saidBy().written().orElse(null)));
+        Set<String> others = Stream.concat(added.stream(), after.stream())
+                .map(PersonRecord::id)
+                .collect(Collectors.toSet());
+        if (!others.isEmpty()) {
             changed(others);
         }
         session.flushStatements();
-        return new Changes(added, changed, people.size() - added - changed, 0, others, told.whole());
+        int unchanged = people.size() - added.size() - changed.size();
+        return new Changes(added.size(), changed.size(), unchanged, 0, others, told.whole());
     }
 
     private void forgetOtherwiseOf(String[] ids, List<PersonRecord> people, Saying who) {
@@ -235,28 +244,29 @@ class RecordsWriter {
             told.event(before.personId(), EventOver.told(before), EventOver.told(after));
         }
 
-        int added = 0;
-        int changed = 0;
+        List<EventRow> added = new ArrayList<>();
+        List<EventRow> changed = new ArrayList<>();
         Set<String> others = new HashSet<>();
         for (EventRow row : rows.values()) {
             KnownEvent before = known.get(row.recordKey());
             if (before == null) {
-                notes.ifPresent(note -> note.addsEvent(row));
-                batch.insertEvent(row.cellsRecordedOn(now));
+                added.add(row);
                 others.add(row.personId());
-                added++;
             } else if (!before.fingerprint().equals(row.fingerprint())) {
-                notes.ifPresent(note -> note.changesEvent(row));
-                batch.updateEvent(row.cells());
+                changed.add(row);
                 others.add(before.personId());
                 others.add(row.personId());
-                changed++;
             }
         }
-        if (added + changed > 0) {
+        notes.ifPresent(note -> note.addsEvents(added));
+        added.forEach(row -> batch.insertEvent(row.cellsRecordedOn(now)));
+        notes.ifPresent(note -> note.changesEvents(changed));
+        changed.forEach(row -> batch.updateEvent(row.cells()));
+        if (!others.isEmpty()) {
             changed(others);
         }
         session.flushStatements();
-        return new Changes(added, changed, events.size() - added - changed, 0, others, told.whole());
+        int unchanged = events.size() - added.size() - changed.size();
+        return new Changes(added.size(), changed.size(), unchanged, 0, others, told.whole());
     }
 }

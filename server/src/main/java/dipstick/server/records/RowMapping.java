@@ -40,6 +40,11 @@ final class RowMapping {
             "site",
             "source");
 
+    /** The known fields of later versions, which count only where they are there. */
+    private static final List<String> COUNTED_WHERE_THERE = Fields.EVENT.names().stream()
+            .filter(field -> !field.equals("id") && !ALWAYS_COUNTED.contains(field))
+            .toList();
+
     private RowMapping() {}
 
     static PersonRow row(PersonRecord person) {
@@ -129,8 +134,7 @@ final class RowMapping {
      */
     private static String fingerprint(EventRecord event) {
         Stream<String> always = ALWAYS_COUNTED.stream().map(field -> counted(event, field));
-        Stream<String> whereThere = Fields.EVENT.names().stream()
-                .filter(field -> !field.equals("id") && !ALWAYS_COUNTED.contains(field))
+        Stream<String> whereThere = COUNTED_WHERE_THERE.stream()
                 .filter(event.values()::containsKey)
                 .map(field -> field + "=" + counted(event, field));
         Stream<String> custom = CustomValues.of(event.values(), Fields.EVENT).entrySet().stream()

@@ -41,7 +41,7 @@ public class CriteriaSets {
     private static final int MOST_CRITERIA = 500;
 
     private final CriteriaMapper sets;
-    private final RosterNumbers rosterNumbers;
+    private final NumbersOfNow numbersOfNow;
     private final Sharing sharing;
     private final Accounts accounts;
     private final AuditLog audit;
@@ -50,14 +50,14 @@ public class CriteriaSets {
 
     CriteriaSets(
             CriteriaMapper sets,
-            RosterNumbers rosterNumbers,
+            NumbersOfNow numbersOfNow,
             Sharing sharing,
             Accounts accounts,
             AuditLog audit,
             Today today,
             ApplicationEventPublisher published) {
         this.sets = sets;
-        this.rosterNumbers = rosterNumbers;
+        this.numbersOfNow = numbersOfNow;
         this.sharing = sharing;
         this.accounts = accounts;
         this.audit = audit;
@@ -144,7 +144,7 @@ public class CriteriaSets {
         sources.add(first);
         addNamed(document, first.id(), sources, mayBeNamed);
         List<CriteriaSource> ofNow = sources.stream()
-                .map(source -> new CriteriaSource(source.name(), rosterNumbers.ofNow(source.json())))
+                .map(source -> new CriteriaSource(source.name(), numbersOfNow.ofNow(source.json())))
                 .toList();
         return CriteriaReader.read(ofNow, settings, fields, today.zone());
     }

@@ -249,6 +249,22 @@ class SamePersonTest {
     }
 
     @Test
+    void a_criterion_on_the_number_means_whoever_goes_on_under_another_and_one_on_a_records_number_does_not()
+            throws Exception {
+        String named = """
+                {"format": "dipstick-criteria/1", "id": "mark-named", "name": "Named", "population": "living",
+                 "include": [{"id": "in", "test": {"any": [{"field": "id", "in": [" B-2 ", "D-4"]},
+                    {"events": {"kinds": ["visit"], "where": [{"field": "id", "in": ["B-2"]}], "window": {"ever": true}}}]}}],
+                 "exclude": [{"id": "not", "test": {"field": "id", "notIn": ["A-1", "B-2"]}}]}""";
+        People.publish(orla, mark + "-named", of(named));
+        assertThat(onList("named")).containsExactly("B-2 TO_CONTACT");
+        join("A-1", "B-2");
+        assertThat(onList("named")).containsExactly("A-1 TO_CONTACT");
+        undo("B-2");
+        assertThat(onList("named")).containsExactly("B-2 TO_CONTACT");
+    }
+
+    @Test
     void whoever_asked_not_to_be_contacted_under_one_number_did_so_under_both() throws Exception {
         People.bringIn(orla, of("id,do_not_contact\nB-2,yes\n"));
         join("A-1", "B-2");

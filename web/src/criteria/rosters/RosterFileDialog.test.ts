@@ -1,3 +1,4 @@
+import { ReadAs } from '@/files'
 import { button, clear, Refusal, serving, shown } from '@/testing'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, expect, it } from 'vitest'
@@ -76,4 +77,16 @@ it('replaces one only after it was seen what that does, and says why it could no
   await flushPromises()
   expect(page.text()).toContain('Tam changed the roster meanwhile.')
   expect(page.emitted('saved')).toBeUndefined()
+})
+
+it('is read anew as is said, in another encoding', async () => {
+  const asked = serving({ 'POST /api/rosters/file': READ })
+  const page = await shown(RosterFileDialog, { file: FILE, roster: undefined, taken: new Set() })
+  await flushPromises()
+  page
+    .getComponent(ReadAs)
+    .vm.$emit('change', { encoding: 'windows-1250', separator: ',', sheet: '' })
+  await flushPromises()
+  expect(asked).toHaveLength(2)
+  expect(asked[1]?.path).toContain('encoding=windows-1250')
 })

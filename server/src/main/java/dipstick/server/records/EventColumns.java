@@ -30,9 +30,17 @@ final class EventColumns {
     /** A name that SQL has taken. */
     private static final Map<String, String> OTHERWISE_CALLED = Map.of("value", "event_value");
 
+    /** A known field, and the columns that hold it. */
+    private record Held(Field field, List<String> columns) {}
+
+    /** In the order in which they are selected; put together once, since each row goes through them. */
+    private static final List<Held> HELD = Fields.EVENT.all().stream()
+            .map(field -> new Held(field, names(field).toList()))
+            .toList();
+
     /** The columns of known fields, in the order in which they are selected. */
     static final List<String> NAMES =
-            Fields.EVENT.all().stream().flatMap(EventColumns::names).toList();
+            HELD.stream().flatMap(held -> held.columns().stream()).toList();
 
     /** What no file says is the day of its delivery; what was kept before stays. */
     private static final List<String> KEPT_WHERE_MISSING = List.of("recorded_first", "recorded_last");
@@ -74,9 +82,9 @@ final class EventColumns {
     /** The cells of a record by column; what is missing is null, as SQL has it. */
     static Map<String, @Nullable Object> cells(EventRecord event) {
         Map<String, @Nullable Object> cells = new LinkedHashMap<>();
-        for (Field field : Fields.EVENT.all()) {
-            List<String> names = names(field).toList();
-            switch (event.values().get(field.name())) {
+        for (Held held : HELD) {
+            List<String> names = held.columns();
+            switch (event.values().get(held.field().name())) {
                 case null -> names.forEach(name -> cells.put(name, null));
                 case FieldValue.OfDate(DateRange days) -> {
                     cells.put(names.getFirst(), LocalDate.ofEpochDay(days.first()));
@@ -97,10 +105,11 @@ final class EventColumns {
     static Map<String, FieldValue> read(ResultSet row) throws SQLException {
         Map<String, FieldValue> values = new HashMap<>();
         int column = 1;
-        for (Field field : Fields.EVENT.all()) {
+        for (Held held : HELD) {
+            Field field = held.field();
             Optional<FieldValue> value = read(row, column, field);
             value.ifPresent(found -> values.put(field.name(), found));
-            column += field.type() == FieldType.DATE ? 2 : 1;
+            column += held.columns().size();
         }
         return values;
     }

@@ -2,6 +2,7 @@ package dipstick.server.records;
 
 import dipstick.core.records.Coding;
 import dipstick.core.records.EventRecord;
+import dipstick.core.records.Field;
 import dipstick.core.records.FieldValue;
 import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
@@ -23,26 +24,28 @@ final class RowMapping {
     private static final String PART = "\u0000";
 
     /** The fields that every fingerprint counts, in their order. */
-    private static final List<String> ALWAYS_COUNTED = List.of(
-            "person_id",
-            "kind",
-            "code",
-            "system",
-            "text",
-            "on",
-            "until",
-            "status",
-            "value",
-            "unit",
-            "value_text",
-            "keywords",
-            "provider",
-            "site",
-            "source");
+    private static final List<Field> ALWAYS_COUNTED = Stream.of(
+                    "person_id",
+                    "kind",
+                    "code",
+                    "system",
+                    "text",
+                    "on",
+                    "until",
+                    "status",
+                    "value",
+                    "unit",
+                    "value_text",
+                    "keywords",
+                    "provider",
+                    "site",
+                    "source")
+            .map(name -> Fields.EVENT.find(name).orElseThrow())
+            .toList();
 
     /** The known fields of later versions, which count only where they are there. */
-    private static final List<String> COUNTED_WHERE_THERE = Fields.EVENT.names().stream()
-            .filter(field -> !field.equals("id") && !ALWAYS_COUNTED.contains(field))
+    private static final List<Field> COUNTED_WHERE_THERE = Fields.EVENT.all().stream()
+            .filter(field -> !field.name().equals("id") && !ALWAYS_COUNTED.contains(field))
             .toList();
 
     private RowMapping() {}
@@ -135,22 +138,23 @@ final class RowMapping {
     private static String fingerprint(EventRecord event) {
         Stream<String> always = ALWAYS_COUNTED.stream().map(field -> counted(event, field));
         Stream<String> whereThere = COUNTED_WHERE_THERE.stream()
-                .filter(event.values()::containsKey)
-                .map(field -> field + "=" + counted(event, field));
+                .filter(field -> event.values().containsKey(field.name()))
+                .map(field -> field.name() + "=" + counted(event, field));
         Stream<String> custom = CustomValues.of(event.values(), Fields.EVENT).entrySet().stream()
                 .map(field -> field.getKey() + "=" + field.getValue());
         return Fingerprint.of(
                 Stream.of(always, whereThere, custom).flatMap(part -> part).collect(Collectors.joining(PART)));
     }
 
-    private static String counted(EventRecord event, String field) {
-        return switch (Fields.EVENT.find(field).orElseThrow().type()) {
-            case IDENTIFIER, TEXT -> event.text(field);
-            case TEXTS -> String.join(EventColumns.KEYWORD_SEPARATOR, event.texts(field));
-            case CODINGS -> Coding.written(event.codings(field));
-            case DATE -> event.date(field).toString();
-            case NUMBER -> event.number(field).toString();
-            case FLAG -> String.valueOf(event.values().get(field));
+    private static String counted(EventRecord event, Field field) {
+        String name = field.name();
+        return switch (field.type()) {
+            case IDENTIFIER, TEXT -> event.text(name);
+            case TEXTS -> String.join(EventColumns.KEYWORD_SEPARATOR, event.texts(name));
+            case CODINGS -> Coding.written(event.codings(name));
+            case DATE -> event.date(name).toString();
+            case NUMBER -> event.number(name).toString();
+            case FLAG -> String.valueOf(event.values().get(name));
         };
     }
 

@@ -34,8 +34,11 @@ class IncomingTest {
     private Sent sent;
     private Path incoming;
 
+    private Path data;
+
     @BeforeEach
     void start(@TempDir Path folder) throws Exception {
+        data = folder;
         server = RunningServer.over(folder, Clock.systemUTC(), "--dipstick.incoming.every=100ms");
         orla = server.signedIn("orla", Role.COORDINATOR);
         sent = new Sent(orla);
@@ -82,6 +85,21 @@ class IncomingTest {
         until(() -> Files.exists(incoming.resolve("taken/short.csv")));
         assertThat(orla.get("/api/deliveries/waiting").json()).isEmpty();
         assertThat(records()).isEqualTo(7);
+    }
+
+    @Test
+    void a_plain_file_has_a_folder_and_what_lies_there_over_a_start_is_taken_then() throws Exception {
+        Path plain = data.resolve("incoming/plain-people");
+        until(() -> Files.isDirectory(plain));
+        server.stop();
+        Files.writeString(plain.resolve("people.csv"), "id,given_name\n2,Bo\n");
+        Files.writeString(plain.resolve("visits.csv"), "person_id,kind\n2,visit\n");
+        server = RunningServer.over(data, Clock.systemUTC(), "--dipstick.incoming.every=100ms");
+        orla = server.visitor().signIn("orla", "a%20long%20password");
+        until(() -> Files.exists(plain.resolve("taken/people.csv")));
+        assertThat(waiting().get("why"))
+                .extracting(JsonNode::asString)
+                .anyMatch(why -> why.contains("not those of a Plain file of people"));
     }
 
     @Test

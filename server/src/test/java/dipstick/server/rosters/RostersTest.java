@@ -8,6 +8,7 @@ import dipstick.server.RunningServer.Reply;
 import dipstick.server.RunningServer.Visitor;
 import dipstick.server.SetClock;
 import dipstick.server.accounts.Role;
+import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -50,7 +51,11 @@ class RostersTest {
     }
 
     private static JsonNode read(String name, String file, String more) throws Exception {
-        Reply reply = orla.post("/api/rosters/file?name=" + name + more, file.getBytes(StandardCharsets.UTF_8));
+        return read(name, file.getBytes(StandardCharsets.UTF_8), more);
+    }
+
+    private static JsonNode read(String name, byte[] file, String more) throws Exception {
+        Reply reply = orla.post("/api/rosters/file?name=" + name + more, file);
         assertThat(reply.status()).as(reply.text()).isEqualTo(200);
         return reply.json();
     }
@@ -230,6 +235,24 @@ class RostersTest {
         assertThat(other.status()).isEqualTo(422);
         assertThat(other.json().get("detail").asString())
                 .contains("it lacks what this roster is read from: “Person number”");
+    }
+
+    @Test
+    void letters_are_read_as_is_said_and_so_the_next_time() throws Exception {
+        byte[] file = "Surname,Birth date\nMatěj,1951-03-04\n".getBytes(Charset.forName("windows-1250"));
+        JsonNode right = read("m.csv", file, "&encoding=windows-1250");
+        assertThat(right.at("/rows/0/cells/0").asString()).isEqualTo("Matěj");
+        assertThat(right.at("/readAs/encoding").asString()).isEqualTo("windows-1250");
+        saved("letters", change("Letters", right, List.of("family_name"), ""), "");
+        assertThat(read("m.csv", file, "&roster=letters").at("/rows/0/cells/0").asString())
+                .isEqualTo("Matěj");
+        assertThat(read("m.csv", file, "&roster=letters&encoding=windows-1252")
+                        .at("/rows/0/cells/0")
+                        .asString())
+                .isEqualTo("Matìj");
+        assertThat(orla.post("/api/rosters/file?name=m.csv&encoding=klingon", file)
+                        .status())
+                .isEqualTo(422);
     }
 
     @Test

@@ -174,6 +174,15 @@ class ComparisonsTest {
         Reply open = orla.post("/api/comparisons/files?name=x.csv", "a,b\n1,\"2\n".getBytes(StandardCharsets.UTF_8));
         assertThat(open.status()).isEqualTo(422);
         assertThat(open.json().get("detail").asString()).startsWith("“x.csv” cannot be read:");
+        byte[] separated = "k;v,w\n1;2,3\n".getBytes(StandardCharsets.UTF_8);
+        assertThat(file(orla, "s.csv&separator=%3B", separated)
+                        .at("/columns/1/name")
+                        .asString())
+                .isEqualTo("v,w");
+        assertThat(file(orla, "s.csv&separator=,", separated)
+                        .at("/columns/1/name")
+                        .asString())
+                .isEqualTo("w");
         JsonNode dates = file(
                 orla,
                 "d.csv",

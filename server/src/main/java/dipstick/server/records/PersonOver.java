@@ -34,7 +34,7 @@ record PersonOver(PersonRecord after, SaidBy saidBy, List<Otherwise> otherwise) 
         }
         said.values().forEach((field, value) -> {
             FieldValue had = before.values().get(field);
-            if (had == null || who.mayChange(saidBy.of(field))) {
+            if (had == null || who.mayChange(saidBy.of(field)) || isWishNotToBeContacted(field, value)) {
                 values.put(field, value);
                 if (!value.equals(had)) {
                     sources.put(field, who.source());
@@ -53,5 +53,10 @@ record PersonOver(PersonRecord after, SaidBy saidBy, List<Otherwise> otherwise) 
         sources.remove(ID);
         sources.values().removeIf(String::isEmpty);
         return new PersonOver(new PersonRecord(before.id(), values), new SaidBy(sources), List.copyOf(otherwise));
+    }
+
+    /** Whoever does not want to be contacted says so to one of the systems; that counts whichever it is. */
+    private static boolean isWishNotToBeContacted(String field, FieldValue value) {
+        return field.equals("do_not_contact") && value.equals(new FieldValue.OfFlag(true));
     }
 }

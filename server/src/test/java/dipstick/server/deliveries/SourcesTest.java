@@ -116,6 +116,18 @@ class SourcesTest {
     }
 
     @Test
+    void that_somebody_is_not_to_be_contacted_counts_whichever_source_says_it() throws Exception {
+        String clinic = "Patient No,Surname,Do not contact\n1,Marl,no\n";
+        take("clinic.csv", clinic, 0, false);
+        take("lab.csv", "Patient No,Mobile,Opt out,Town\n1,,yes,\n", 0, false);
+        assertThat(sent.person("1")).containsEntry("do not contact", "yes");
+        take("clinic.csv", clinic, 0, false);
+        assertThat(sent.person("1"))
+                .as("it is taken back where it was said, or by a person")
+                .containsEntry("do not contact", "yes");
+    }
+
+    @Test
     void a_plain_file_changes_what_no_source_brought_by_name() throws Exception {
         People.bringIn(orla, "id,family_name,phone\n1,Marl,01632 960007\n");
         JsonNode clinic = take("clinic.csv", CLINIC, 0, false);

@@ -10,75 +10,71 @@ const emit = defineEmits<{ change: [wanted: Schemas['ReadingWanted']] }>()
 const id = useId()
 
 const ENCODINGS = [
-  { encoding: 'UTF-8', words: 'UTF-8' },
-  { encoding: 'windows-1252', words: 'western European (Windows)' },
-  { encoding: 'ISO-8859-15', words: 'western European (ISO)' },
-  { encoding: 'windows-1250', words: 'central European (Windows)' },
-  { encoding: 'ISO-8859-2', words: 'central European (ISO)' },
-  { encoding: 'windows-1251', words: 'Cyrillic (Windows)' },
-  { encoding: 'windows-1253', words: 'Greek (Windows)' },
-  { encoding: 'windows-1254', words: 'Turkish (Windows)' },
-  { encoding: 'windows-1257', words: 'Baltic (Windows)' },
-  { encoding: 'IBM850', words: 'western European (DOS)' },
-  { encoding: 'UTF-16LE', words: 'UTF-16' },
-  { encoding: 'Shift_JIS', words: 'Japanese' },
-  { encoding: 'GB18030', words: 'Chinese' },
+  { value: 'UTF-8', words: 'UTF-8' },
+  { value: 'windows-1252', words: 'western European (Windows)' },
+  { value: 'ISO-8859-15', words: 'western European (ISO)' },
+  { value: 'windows-1250', words: 'central European (Windows)' },
+  { value: 'ISO-8859-2', words: 'central European (ISO)' },
+  { value: 'windows-1251', words: 'Cyrillic (Windows)' },
+  { value: 'windows-1253', words: 'Greek (Windows)' },
+  { value: 'windows-1254', words: 'Turkish (Windows)' },
+  { value: 'windows-1257', words: 'Baltic (Windows)' },
+  { value: 'IBM850', words: 'western European (DOS)' },
+  { value: 'UTF-16LE', words: 'UTF-16' },
+  { value: 'Shift_JIS', words: 'Japanese' },
+  { value: 'GB18030', words: 'Chinese' },
 ]
 const SEPARATORS = [
-  { separator: ',', words: 'commas' },
-  { separator: ';', words: 'semicolons' },
-  { separator: '\t', words: 'tabs' },
-  { separator: '|', words: 'bars' },
+  { value: ',', words: 'commas' },
+  { value: ';', words: 'semicolons' },
+  { value: '\t', words: 'tabs' },
+  { value: '|', words: 'bars' },
 ]
 
+interface Choice {
+  value: string
+  words: string
+}
+
 const encodings = computed(() =>
-  ENCODINGS.some(({ encoding }) => encoding === found.encoding)
+  ENCODINGS.some(({ value }) => value === found.encoding)
     ? ENCODINGS
-    : [{ encoding: found.encoding, words: found.encoding }, ...ENCODINGS],
+    : [{ value: found.encoding, words: found.encoding }, ...ENCODINGS],
 )
 
-function change(part: Partial<Schemas['ReadingWanted']>) {
-  emit('change', { encoding: '', separator: '', sheet: '', ...part })
+/** What can be said otherwise of this file. */
+const asked = computed(() => {
+  const all: { what: keyof Schemas['ReadingWanted']; words: string; choices: Choice[] }[] = [
+    {
+      what: 'sheet',
+      words: 'Read from the sheet',
+      choices: found.sheets.map((sheet) => ({ value: sheet, words: sheet })),
+    },
+    { what: 'encoding', words: 'Letters as', choices: encodings.value },
+    { what: 'separator', words: 'cells parted by', choices: SEPARATORS },
+  ]
+  return all.filter(({ what }) => (what === 'sheet' ? found.sheets.length > 1 : found[what] !== ''))
+})
+
+function change(what: keyof Schemas['ReadingWanted'], value: string) {
+  const { encoding, separator } = found
+  emit('change', { encoding, separator, sheet: '', [what]: value })
 }
 </script>
 
 <template>
-  <div v-if="found.sheets.length > 1 || found.encoding" class="read-as">
-    <template v-if="found.sheets.length > 1">
-      <span :id="`${id}-sheet`">Read from the sheet</span>
+  <div v-if="asked.length" class="read-as">
+    <template v-for="one in asked" :key="one.what">
+      <span :id="`${id}-${one.what}`">{{ one.words }}</span>
       <Select
-        :model-value="found.sheet"
-        :options="found.sheets"
-        size="small"
-        :disabled="working"
-        :aria-labelledby="`${id}-sheet`"
-        @update:model-value="change({ sheet: $event as string })"
-      />
-    </template>
-    <template v-if="found.encoding">
-      <span :id="`${id}-encoding`">Letters as</span>
-      <Select
-        :model-value="found.encoding"
-        :options="encodings"
+        :model-value="found[one.what]"
+        :options="one.choices"
         option-label="words"
-        option-value="encoding"
+        option-value="value"
         size="small"
         :disabled="working"
-        :aria-labelledby="`${id}-encoding`"
-        @update:model-value="change({ encoding: $event as string, separator: found.separator })"
-      />
-    </template>
-    <template v-if="found.separator">
-      <span :id="`${id}-separator`">cells parted by</span>
-      <Select
-        :model-value="found.separator"
-        :options="SEPARATORS"
-        option-label="words"
-        option-value="separator"
-        size="small"
-        :disabled="working"
-        :aria-labelledby="`${id}-separator`"
-        @update:model-value="change({ encoding: found.encoding, separator: $event as string })"
+        :aria-labelledby="`${id}-${one.what}`"
+        @update:model-value="change(one.what, $event as string)"
       />
     </template>
   </div>

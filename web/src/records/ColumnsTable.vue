@@ -115,26 +115,11 @@ function isGuess(choice: Schemas['Choice']): boolean {
 </template>
 
 <style scoped>
-table {
-  border-collapse: collapse;
-}
-
-th,
-td {
-  text-align: left;
-  padding: 2px 14px 2px 0;
-  border-bottom: 1px solid #eee5d2;
-}
-
 td.quiet {
   max-width: 230px;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-
-.number {
-  text-align: right;
 }
 
 .out td {

@@ -243,7 +243,7 @@ function counts(of: Schemas['CountsView']): string {
         <div>
           <section v-if="trial" aria-label="What taking it does">
             <h2>What taking it does</h2>
-            <ul class="does">
+            <ul>
               <li v-if="intake?.people">People: {{ counts(trial.brought.people) }}</li>
               <li v-if="intake?.events?.length">
                 Records<template v-if="kindOfRecords(intake)">
@@ -332,8 +332,28 @@ function counts(of: Schemas['CountsView']): string {
   margin-top: 10px;
 }
 
-section {
+/* Its parts look alike, whichever of them a file has. */
+.sheet :deep(section) {
   margin-bottom: 12px;
+}
+
+.sheet :deep(ul) {
+  margin: 4px 0 8px;
+  padding-left: 18px;
+}
+
+.sheet :deep(table) {
+  border-collapse: collapse;
+}
+
+.sheet :deep(:is(th, td)) {
+  text-align: left;
+  padding: 2px 14px 2px 0;
+  border-bottom: 1px solid #eee5d2;
+}
+
+.sheet :deep(.number) {
+  text-align: right;
 }
 
 .sides {
@@ -352,11 +372,6 @@ section {
 .questions {
   border-left: 3px solid var(--amber);
   padding-left: 12px;
-}
-
-.does {
-  margin: 4px 0 8px;
-  padding-left: 18px;
 }
 
 .gone {

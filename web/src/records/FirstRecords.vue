@@ -71,15 +71,8 @@ const groups = computed(() =>
   overflow-x: auto;
 }
 
-table {
-  border-collapse: collapse;
-}
-
 th,
 td {
-  text-align: left;
-  padding: 2px 14px 2px 0;
-  border-bottom: 1px solid #eee5d2;
   white-space: nowrap;
 }
 </style>

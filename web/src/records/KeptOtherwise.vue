@@ -25,14 +25,3 @@ const { brought } = defineProps<{ brought: Schemas['BroughtView'] }>()
     </ul>
   </section>
 </template>
-
-<style scoped>
-section {
-  margin-bottom: 12px;
-}
-
-ul {
-  margin: 4px 0 8px;
-  padding-left: 18px;
-}
-</style>

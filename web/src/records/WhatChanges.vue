@@ -61,15 +61,11 @@ const words = computed(() =>
 
 <style scoped>
 table {
-  border-collapse: collapse;
   margin: 4px 0;
 }
 
 th,
 td {
-  text-align: left;
-  padding: 2px 14px 2px 0;
-  border-bottom: 1px solid #eee5d2;
   vertical-align: top;
   overflow-wrap: anywhere;
 }

@@ -83,28 +83,8 @@ function troubles(ofReason: (reason: Reason) => boolean) {
 </template>
 
 <style scoped>
-section {
-  margin-bottom: 12px;
-}
-
-ul {
-  margin: 4px 0 8px;
-  padding-left: 18px;
-}
-
-table {
-  border-collapse: collapse;
-}
-
 th,
 td {
-  text-align: left;
-  padding: 2px 14px 2px 0;
-  border-bottom: 1px solid #eee5d2;
   vertical-align: top;
-}
-
-.number {
-  text-align: right;
 }
 </style>

@@ -76,10 +76,6 @@ function valueOf(event: Event): string {
 </template>
 
 <style scoped>
-section {
-  margin-bottom: 12px;
-}
-
 p {
   margin: 6px 0;
 }

@@ -64,14 +64,3 @@ function toggle(reason: Reason) {
     </ul>
   </section>
 </template>
-
-<style scoped>
-section {
-  margin-bottom: 12px;
-}
-
-ul {
-  margin: 4px 0 8px;
-  padding-left: 18px;
-}
-</style>

@@ -99,6 +99,15 @@ public final class Fields {
                 .filter(field -> find(NormalText.of(field.name())).isEmpty());
     }
 
+    /**
+     * A field of a header as it is among these: one that says no type has the type that it has here. Nothing where it says
+     * another.
+     */
+    public Optional<Field> asHere(Field written) {
+        Field here = find(written.name()).orElse(written);
+        return Optional.of(here).filter(_ -> written.type().isText() || written.equals(here));
+    }
+
     /** A custom field as a header writes it; nothing for a column without a name, or with a type alone. */
     static Optional<Field> customField(String header) {
         int colon = header.lastIndexOf(':');

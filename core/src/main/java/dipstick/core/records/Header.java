@@ -43,24 +43,21 @@ record Header(List<Optional<Field>> columns) {
                             line, "The header names the field “" + DelimitedFile.shorten(one.name()) + "” twice.");
                 }
             });
-            columns.add(field.map(one -> asThePracticeHasIt(one, name, line, practice)));
+            columns.add(field.map(one -> asThePracticeHasIt(one, line, practice)));
         }
         return new Header(columns);
     }
 
-    /** A column that says no type has that of the practice's field; one that says another cannot be both. */
-    private static Field asThePracticeHasIt(Field field, String written, long line, Fields practice) {
-        Optional<Field> had = practice.find(field.name());
-        if (had.isEmpty() || had.get().equals(field)) {
-            return field;
-        }
-        if (!written.equals(field.name())) {
-            throw new UnreadableFile(
-                    line,
-                    "The header gives the field “" + DelimitedFile.shorten(field.name()) + "” another type than it"
-                            + " has here, which is " + had.get().type().word() + ".");
-        }
-        return had.get();
+    private static Field asThePracticeHasIt(Field field, long line, Fields practice) {
+        return practice.asHere(field)
+                .orElseThrow(() -> new UnreadableFile(
+                        line,
+                        "The header gives the field “" + DelimitedFile.shorten(field.name()) + "” another type than it"
+                                + " has here, which is "
+                                + practice.find(field.name())
+                                        .orElseThrow()
+                                        .type()
+                                        .word() + "."));
     }
 
     List<Field> fields() {

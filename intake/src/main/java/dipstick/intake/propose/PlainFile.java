@@ -42,10 +42,6 @@ public enum PlainFile {
         return id;
     }
 
-    public String title() {
-        return title;
-    }
-
     /** The one whose intake has this id, if one has. */
     public static Optional<PlainFile> ofIntake(String id) {
         return Arrays.stream(values()).filter(file -> file.id.equals(id)).findFirst();
@@ -103,7 +99,7 @@ public enum PlainFile {
             case PEOPLE -> List.of(NUMBER);
             case RECORDS -> List.of(PERSON_NUMBER, "kind");
         };
-        return intake(TableShape.of(columns), Written.AS_ISO, RecordFields.KNOWN);
+        return intake(TableShape.of(columns), RecordFields.KNOWN);
     }
 
     /**
@@ -112,12 +108,11 @@ public enum PlainFile {
      * @param practice the fields that the practice has already; a column of such a name is of its type
      * @throws UnreadableRows where a column says another type than the practice's field has
      */
-    public Intake intake(TableShape table, Written written, RecordFields practice) {
+    public Intake intake(TableShape table, RecordFields practice) {
         return switch (this) {
             case PEOPLE ->
                 intake(
                         table,
-                        written,
                         column(table, NUMBER),
                         Optional.of(new Intake.PeopleOf(
                                 fields(table, practice.people()), Meaning.ADDS_AND_CHANGES, true, List.of())),
@@ -125,7 +120,6 @@ public enum PlainFile {
             case RECORDS ->
                 intake(
                         table,
-                        written,
                         column(table, PERSON_NUMBER),
                         Optional.empty(),
                         List.of(new Intake.EventsOf(
@@ -139,13 +133,10 @@ public enum PlainFile {
     }
 
     private Intake intake(
-            TableShape table,
-            Written written,
-            Optional<Maker> number,
-            Optional<Intake.PeopleOf> people,
-            List<Intake.EventsOf> records) {
+            TableShape table, Optional<Maker> number, Optional<Intake.PeopleOf> people, List<Intake.EventsOf> records) {
         Intake.Whose whose = new Intake.Whose(number, Map.of(), Optional.empty(), Optional.empty());
-        return new Intake(Intake.FORMAT, id, title, "", Optional.empty(), table, written, whose, people, records);
+        return new Intake(
+                Intake.FORMAT, id, title, "", Optional.empty(), table, Written.AS_ISO, whose, people, records);
     }
 
     private static Optional<Maker> column(TableShape table, String name) {
@@ -168,15 +159,15 @@ public enum PlainFile {
                         LinkedHashMap::new));
     }
 
-    /** A column that says no type has that of the practice's field; one that says another cannot be both. */
     private String asThePracticeHasIt(Field field, Fields practice) {
-        Field had = practice.find(field.name()).orElse(field);
-        if (!field.type().isText() && !field.equals(had)) {
-            throw new UnreadableRows(
-                    1,
-                    "The header gives the field “" + field.name() + "” another type than it has here, which is "
-                            + had.type().word() + ".");
-        }
-        return FieldCell.header(had, known());
+        return practice.asHere(field)
+                .map(here -> FieldCell.header(here, known()))
+                .orElseThrow(() -> new UnreadableRows(
+                        1,
+                        "The header gives the field “" + field.name() + "” another type than it has here, which is "
+                                + practice.find(field.name())
+                                        .orElseThrow()
+                                        .type()
+                                        .word() + "."));
     }
 }

@@ -136,7 +136,7 @@ public final class Proposing {
 
     /** Its columns say what they are; dates and numbers may be written otherwise all the same. */
     private Proposal plain(PlainFile file, RecordFields practice) {
-        Intake intake = file.intake(shape(), Written.AS_ISO, practice);
+        Intake intake = file.intake(shape(), practice);
         intake.people().ifPresent(people -> person.putAll(people.fields()));
         intake.events().forEach(records -> event.putAll(records.fields()));
         Predicate<Field> isText = field -> field.type().isText();

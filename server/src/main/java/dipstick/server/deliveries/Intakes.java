@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -26,6 +27,7 @@ import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.util.function.SingletonSupplier;
 
 /** The intakes of the practice, each version of which is kept. */
 @Service
@@ -50,13 +52,18 @@ class Intakes {
 
     /** The rank of a source by its name: the highest of its intakes; none has 0. */
     ToIntFunction<String> ranks() {
-        Map<String, Integer> ranks = inForce().stream()
+        // Read when two sources differ, which most files and messages do without.
+        Supplier<Map<String, Integer>> ranks = SingletonSupplier.of(this::ranksBySource);
+        return source -> ranks.get().getOrDefault(NormalText.of(source), 0);
+    }
+
+    private Map<String, Integer> ranksBySource() {
+        return inForce().stream()
                 .map(saved -> read(saved.document()))
                 .collect(Collectors.toMap(
                         intake -> NormalText.of(intake.source()),
                         intake -> intake.rank().orElse(0),
                         Math::max));
-        return source -> ranks.getOrDefault(NormalText.of(source), 0);
     }
 
     /** The ids of those in force, and of those that are always there. */

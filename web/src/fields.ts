@@ -1,3 +1,5 @@
+import { dayWords } from './days'
+
 /** A field's name as people say it: `birth_date` is birth date. */
 export function fieldWords(field: string): string {
   return field.replaceAll('_', ' ')
@@ -7,6 +9,19 @@ export function fieldWords(field: string): string {
 export function headingWords(field: string): string {
   const words = fieldWords(field)
   return words.charAt(0).toUpperCase() + words.slice(1)
+}
+
+const ISO_DAY = /^\d{4}-\d\d-\d\d$/
+
+/** What is in a column, in words: a day is said as days are. */
+export function cellWords(cell: string): string {
+  return ISO_DAY.test(cell) ? dayWords(cell) : cell
+}
+
+/** By what cells of a column sort: numbers, with a unit or without, as such; days by their ISO date. */
+export function sortKey(cell: string): string | number {
+  const number = Number.parseFloat(cell)
+  return ISO_DAY.test(cell) || Number.isNaN(number) ? cell : number
 }
 
 /** What says neither who somebody is nor how to reach them. */

@@ -35,7 +35,9 @@ const people = shallowRef<Line[]>([])
 /** Nothing until it is known. */
 const total = ref<number>()
 /** What the set shows of each besides. */
-const show = shallowRef<readonly string[]>([])
+const show = shallowRef<readonly Schemas['ShownColumn'][]>([])
+/** How many of those on the list the set shows. */
+const top = ref<number>()
 const after = ref<string>()
 const person = shallowRef<Schemas['PersonView']>()
 const personId = ref<string>()
@@ -64,6 +66,7 @@ function load(from?: string): Promise<void> {
         crossings.value = near.crossings
         people.value = near.crossings.map(({ person }) => ({ person, why: '', shown: [] }))
         total.value = near.total
+        top.value = undefined
         after.value = undefined
       },
     )
@@ -80,6 +83,8 @@ function load(from?: string): Promise<void> {
       people.value = from ? [...people.value, ...page.people] : page.people
       total.value = page.total
       show.value = page.show
+      top.value = page.top
+
       after.value = page.after
     },
   )
@@ -88,7 +93,11 @@ function load(from?: string): Promise<void> {
 /** What the line does not say anyway. */
 function besides(shown: readonly string[]) {
   return show.value
-    .map((name, at) => ({ name, text: shown[at] ?? '' }))
+    .map(({ name, ofCriterion }, at) => ({
+      name: ofCriterion ? name : fieldWords(name),
+      telling: !ofCriterion && tellsWho(name),
+      text: shown[at] ?? '',
+    }))
     .filter((cell) => cell.text !== '' && cell.name !== 'provider' && cell.name !== 'state')
 }
 
@@ -246,6 +255,11 @@ watch(
       />
       <ol v-else class="people">
         <template v-for="({ person: one, why, shown }, i) in people" :key="one.id">
+          <li v-if="i === top" class="why">
+            Only the first {{ count(top) }} of {{ count(total ?? people.length) }} are shown on the
+            list; the others come after them:
+          </li>
+
           <li v-if="why && why !== people[i - 1]?.why" class="why">
             <VeiledWords :text="why" :telling="[one.born]" />
             <strong>{{ withReason(why) }}</strong>
@@ -257,8 +271,8 @@ watch(
               <span class="quiet">{{ one.provider }}</span>
               <span v-if="besides(shown).length" class="quiet besides">
                 <template v-for="cell in besides(shown)" :key="cell.name">
-                  {{ fieldWords(cell.name) }}
-                  <Veiled v-if="tellsWho(cell.name)" :text="cell.text" :what="cell.name" /><template
+                  {{ cell.name }}
+                  <Veiled v-if="cell.telling" :text="cell.text" :what="cell.name" /><template
                     v-else
                     >{{ cell.text }}</template
                   >

@@ -1,4 +1,5 @@
 import { type Asked, button, clear, Refusal, serving, shown } from '@/testing'
+import { shownFields } from '@/testing/rows'
 import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import OutDialog from './OutDialog.vue'
@@ -94,12 +95,17 @@ describe('taking people out', () => {
   it('offers first what the set of the list shows', async () => {
     downloads()
     const { wrapper, asked } = await dialog({ 'POST /api/lists/kidney/out': 'a,b' })
-    await wrapper.setProps({ show: ['site', 'due_on', 'Care_plan'] })
+    await wrapper.setProps({
+      show: [
+        ...shownFields('site', 'due_on', 'Care_plan'),
+        { name: 'Soak test: latest', ofCriterion: true },
+      ],
+    })
     await submit(wrapper)
     const out = posted(asked, '/out') as { columns: string[]; fields: string[] }
     expect(out.columns.at(-1)).toBe('SITE')
     expect(out.columns.filter((one) => one === 'DUE_ON')).toHaveLength(1)
-    expect(out.fields).toEqual(['Care_plan'])
+    expect(out.fields).toEqual(['Care_plan', 'Soak test: latest'])
     expect(wrapper.find('.columns').text()).toContain('Care plan')
   })
 

@@ -40,8 +40,8 @@ const {
   /** How many of them are to check and not on the list. */
   toCheck?: number
   mayChange?: boolean
-  /** The names of what the set of the list shows besides. */
-  show?: readonly string[]
+  /** What the set of the list shows besides. */
+  show?: readonly Schemas['ShownColumn'][]
 }>()
 const emit = defineEmits<{ written: [people: string[], outcome: string] }>()
 
@@ -73,7 +73,7 @@ const isWritten = computed(() => draft.format === 'LETTERS' || draft.format === 
 const further = computed(() => usualTable(show).fields)
 
 watch(
-  () => [list, ...show],
+  () => [list, ...show.map(({ name }) => name)],
   () => {
     Object.assign(draft, usualTable(show))
   },

@@ -80,10 +80,15 @@ const SHOWN: Record<string, Column> = {
 }
 
 /** What a table has first, with what the set of its list shows. */
-export function usualTable(show: readonly string[]): { columns: Column[]; fields: string[] } {
+export function usualTable(show: readonly Schemas['ShownColumn'][]): {
+  columns: Column[]
+  fields: string[]
+} {
+  const own = ({ name, ofCriterion }: Schemas['ShownColumn']) =>
+    ofCriterion ? undefined : SHOWN[name]
   return {
-    columns: [...new Set([...USUAL_COLUMNS, ...show.flatMap((name) => SHOWN[name] ?? [])])],
-    fields: show.filter((name) => !(name in SHOWN)),
+    columns: [...new Set([...USUAL_COLUMNS, ...show.flatMap((one) => own(one) ?? [])])],
+    fields: show.filter((one) => !own(one)).map(({ name }) => name),
   }
 }
 

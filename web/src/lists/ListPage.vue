@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
-import { fieldWords, headingWords, tellsWho } from '@/fields'
+import { cellWords, fieldWords, headingWords, tellsWho } from '@/fields'
 import { PersonPanel } from '@/people'
 import { useSession } from '@/session'
 import AsOfDate from '@/shell/AsOfDate.vue'
@@ -66,16 +66,21 @@ const all = computed(() =>
     .map(rowOf)
     .sort((one, other) => Number(one.state === 'check') - Number(other.state === 'check')),
 )
+/** Whether those are shown too whom the set leaves out, since it shows only so many. */
+const allShown = ref(false)
+const beyond = computed(() => all.value.filter((row) => row.beyondTop).length)
 const rows = computed(() => {
   const words = find.value.trim().toLowerCase()
-  return words === '' ? all.value : all.value.filter((row) => row.findable.includes(words))
+  return all.value.filter(
+    (row) => (allShown.value || !row.beyondTop) && (words === '' || row.findable.includes(words)),
+  )
 })
 /** What the set shows that has no column yet. */
 const SHOWN_ANYWAY = new Set(['due_on', 'band', 'state', 'phone', 'provider', 'site'])
 const besides = computed(() =>
   (list.value?.show ?? [])
-    .map((name, at) => ({ name, at }))
-    .filter((one) => !SHOWN_ANYWAY.has(one.name)),
+    .map((one, at) => ({ ...one, at }))
+    .filter((one) => one.ofCriterion || !SHOWN_ANYWAY.has(one.name)),
 )
 const onList = computed(() => all.value.filter((row) => row.state === 'on').length)
 
@@ -130,6 +135,16 @@ async function open(row: Row) {
       <span class="quiet">For this look alone; the list stays as it is.</span>
     </p>
     <p v-else-if="list && list.dials.length" class="quiet"><DialsSet :dials="list.dials" /></p>
+    <p v-if="beyond" class="quiet" role="status">
+      <template v-if="allShown">All {{ count(onList) }} on the list are shown.</template>
+      <template v-else
+        >Only the first {{ count(onList - beyond) }} of {{ count(onList) }} on the list are shown,
+        as its set says.</template
+      >
+      <button class="word" @click="allShown = !allShown">
+        {{ allShown ? 'Show only the first' : 'Show all' }}
+      </button>
+    </p>
     <DataTable
       v-if="list"
       :value="rows"
@@ -177,17 +192,17 @@ async function open(row: Row) {
       <Column
         v-for="one in besides"
         :key="one.name"
-        :header="headingWords(one.name)"
-        :sort-field="(row: Row) => row.shown[one.at] ?? ''"
+        :header="one.ofCriterion ? one.name : headingWords(one.name)"
+        :sort-field="`shownKeys.${one.at}`"
         sortable
       >
         <template #body="{ data }: { data: Row }">
           <Veiled
-            v-if="tellsWho(one.name)"
+            v-if="!one.ofCriterion && tellsWho(one.name)"
             :text="data.shown[one.at] ?? ''"
             :what="fieldWords(one.name)"
           />
-          <template v-else>{{ data.shown[one.at] }}</template>
+          <template v-else>{{ cellWords(data.shown[one.at] ?? '') }}</template>
         </template>
       </Column>
       <Column field="provider" header="Provider" sortable />

@@ -13,7 +13,15 @@ function row(id: string, state: 'ON' | 'CHECK', due: string, overdueDays?: numbe
     site: '',
     doNotContact: false,
   }
-  return rowOf({ person, state, due, overdueDays, band: 'Late', shown: ['Potassium 5.9'] })
+  return rowOf({
+    person,
+    state,
+    due,
+    overdueDays,
+    band: 'Late',
+    beyondTop: false,
+    shown: ['Potassium 5.9'],
+  })
 }
 
 describe('the rows of a list', () => {

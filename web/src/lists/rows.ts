@@ -1,4 +1,5 @@
 import type { Schemas } from '@/api/client'
+import { sortKey } from '@/fields'
 
 /** A person on a list as the table shows and sorts them. */
 export interface Row {
@@ -17,8 +18,12 @@ export interface Row {
   provider: string
   site: string
   doNotContact: boolean
+  /** Whether the set shows only so many of those on the list before them. */
+  beyondTop: boolean
   /** What the set shows besides, in the order of its columns. */
   shown: readonly string[]
+  /** By what those columns sort. */
+  shownKeys: readonly (string | number)[]
   /** What finding looks through, in lower case. */
   findable: string
 }
@@ -43,7 +48,9 @@ export function rowOf(row: Schemas['ListRow']): Row {
     provider: person.provider,
     site: person.site,
     doNotContact: person.doNotContact,
+    beyondTop: row.beyondTop,
     shown: row.shown,
+    shownKeys: row.shown.map(sortKey),
     findable:
       `${person.name} ${person.id} ${person.phone} ${person.provider} ${person.site} ${row.band} ${row.shown.join(' ')}`.toLowerCase(),
   }

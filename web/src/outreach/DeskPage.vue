@@ -21,7 +21,7 @@ import MannerDialog from './MannerDialog.vue'
 import MarkedBar from './MarkedBar.vue'
 import PersonInHand from './PersonInHand.vue'
 import PlanDialog from './PlanDialog.vue'
-import { isIn, nextToTake, QUEUES, type DeskRow, type QueueId } from './queues'
+import { ALL_BANDS, bandsOf, isIn, nextToTake, QUEUES, type DeskRow, type QueueId } from './queues'
 import ReasonDialog from './ReasonDialog.vue'
 import { useDesk, type WorkFields } from './useDesk'
 import { useViews } from './useViews'
@@ -76,6 +76,10 @@ const mayChange = computed(() => desk.value?.right === 'CHANGE')
 const outcomes = computed(() => (desk.value?.outcomes ?? []).filter((one) => one.inUse))
 const parts = computed(() => desk.value?.manner.parts ?? [])
 
+const band = ref(ALL_BANDS)
+/** Whether those are shown too whom the set leaves out, since it shows only so many. */
+const allShown = ref(false)
+
 const ofPart = computed(() => {
   const chosen = parts.value.find((one) => one.name === part.value)
   const within = (wanted: readonly string[], is: string) =>
@@ -86,15 +90,29 @@ const ofPart = computed(() => {
       (within(chosen.sites, row.person.site) && within(chosen.providers, row.person.provider)),
   )
 })
+const beyond = computed(() => ofPart.value.filter((row) => row.beyondTop).length)
+/** Whoever is in one's own hand is shown whatever the set leaves out. */
+const ofTop = computed(() =>
+  ofPart.value.filter((row) => allShown.value || !row.beyondTop || row.inHand?.mine),
+)
+const ofBand = computed(() =>
+  ofTop.value.filter((row) => band.value === ALL_BANDS || row.band === band.value),
+)
 const counts = computed(() =>
   QUEUES.map((one) => ({
     ...one,
-    people: ofPart.value.filter((row) => isIn(one.id, row, session.today)).length,
+    people: ofBand.value.filter((row) => isIn(one.id, row, session.today)).length,
   })),
+)
+const bands = computed(() =>
+  bandsOf(
+    desk.value?.bands ?? [],
+    ofTop.value.filter((row) => isIn(queue.value, row, session.today)),
+  ),
 )
 const rows = computed(() => {
   const words = find.value.trim().toLowerCase()
-  const inQueue = ofPart.value.filter((row) => isIn(queue.value, row, session.today))
+  const inQueue = ofBand.value.filter((row) => isIn(queue.value, row, session.today))
   const found =
     words === ''
       ? inQueue
@@ -127,7 +145,7 @@ watch(
   { immediate: true },
 )
 
-watch([queue, part], () => {
+watch([queue, part, band], () => {
   marked.value = new Set()
   const first = rows.value[0]
   if (first && !rows.value.some((one) => one.person.id === current.value)) {
@@ -362,9 +380,11 @@ watch(outShown, (isShown) => {
       <DeskQueues
         v-model:queue="queue"
         v-model:part="part"
+        v-model:band="band"
         v-model:find="find"
         :queues="counts"
         :parts="parts.map((one) => one.name)"
+        :bands="bands"
         @found="step(1)"
       />
       <div class="sides">
@@ -393,6 +413,16 @@ watch(outShown, (isShown) => {
             @open="open"
             @sort="sortBy"
           />
+          <p v-if="beyond" class="quiet beyond">
+            <template v-if="allShown">All are shown.</template>
+            <template v-else
+              >The set shows the first {{ count(desk.top ?? 0) }}; {{ count(beyond) }} more are on
+              the list.</template
+            >
+            <button class="word" @click="allShown = !allShown">
+              {{ allShown ? 'Show only the first' : 'Show all' }}
+            </button>
+          </p>
           <p class="told" role="status">
             {{ told }}
             <button v-if="canUndo" class="word" @click="undo">Undo (u)</button>

@@ -1,16 +1,19 @@
 <script setup lang="ts">
 import { count } from '@/stick'
 import InputText from 'primevue/inputtext'
-import type { Queue, QueueId } from './queues'
+import { ALL_BANDS, type Queue, type QueueId } from './queues'
 
 /** The piles of the desk with how many are in each, the part of the list, and what is looked for in them. */
 const queue = defineModel<QueueId>('queue', { required: true })
 const part = defineModel<string>('part', { required: true })
+const band = defineModel<string>('band', { required: true })
 const find = defineModel<string>('find', { required: true })
-const { queues, parts } = defineProps<{
+const { queues, parts, bands } = defineProps<{
   queues: readonly (Queue & { people: number })[]
   /** The names of the parts that the list is cut into. */
   parts: readonly string[]
+  /** Those of the list with how many people of the pile are in each. */
+  bands: readonly { band: string; name: string; people: number }[]
 }>()
 const emit = defineEmits<{ found: [] }>()
 </script>
@@ -32,6 +35,12 @@ const emit = defineEmits<{ found: [] }>()
     <select v-if="parts.length" v-model="part" class="plain" aria-label="Part of the list">
       <option value="">the whole list</option>
       <option v-for="name in parts" :key="name" :value="name">{{ name }}</option>
+    </select>
+    <select v-if="bands.length" v-model="band" class="plain" aria-label="Band">
+      <option :value="ALL_BANDS">every band</option>
+      <option v-for="one in bands" :key="one.band" :value="one.band">
+        {{ one.name }} ({{ count(one.people) }})
+      </option>
     </select>
     <InputText
       id="find-on-desk"

@@ -1,6 +1,14 @@
 import { deskRow } from '@/testing/rows'
 import { describe, expect, it } from 'vitest'
-import { columnOf, COLUMNS, sorted, USUAL_VIEW, usualView, type ColumnId } from './columns'
+import {
+  columnOf,
+  COLUMNS,
+  columnsOf,
+  sorted,
+  USUAL_VIEW,
+  usualView,
+  type ColumnId,
+} from './columns'
 import type { DeskRow } from './queues'
 
 const TODAY = '2026-11-26'
@@ -46,6 +54,18 @@ describe('a column of the desk', () => {
       '01632 960002',
     )
     expect([mobile?.telling, columnOf('field:sex')?.telling]).toEqual([true, false])
+  })
+
+  it('of what a criterion finds says days as days, sorts numbers as numbers and is not veiled', () => {
+    const [found] = columnsOf([{ name: 'Soak: latest value', ofCriterion: true }]).slice(-1)
+    const rows = ['10 mm', '9.5 mm', ''].map((cell, i) =>
+      deskRow(`${i}`, { shown: { 'Soak: latest value': cell } }),
+    )
+    const view = { ...USUAL_VIEW, sortBy: found?.id ?? 'name' }
+    expect(sorted(rows.slice(0, 2), view, TODAY).map((row) => row.person.id)).toEqual(['1', '0'])
+    expect([found?.name, found?.telling]).toEqual(['Soak: latest value', undefined])
+    const day = deskRow('Marl', { shown: { 'Soak: latest value': '2026-03-05' } })
+    expect(found?.text(day, TODAY)).toBe('5 Mar 2026')
   })
 })
 

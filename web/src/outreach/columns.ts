@@ -1,12 +1,19 @@
+import type { Schemas } from '@/api/client'
 import { dayWords, shortDayWords } from '@/days'
-import { headingWords, tellsWho } from '@/fields'
+import { cellWords, headingWords, sortKey, tellsWho } from '@/fields'
 import { daysBetween, isHeldBack, isOpen, type DeskRow } from './queues'
 import { STATES, stepWords } from './words'
 
-/** A column of the desk itself, or one of a field that the set shows besides. */
-export type ColumnId = OwnColumnId | `${typeof FIELD}${string}`
+/** A column that a set shows besides. */
+export type Shown = Schemas['ShownColumn']
 
+/** A column of the desk itself, or one that the set shows besides. */
+export type ColumnId = OwnColumnId | `${typeof FIELD | typeof FOUND}${string}`
+
+/** Before the name of a field of people. */
 const FIELD = 'field:'
+/** Before the heading of what a criterion finds. */
+const FOUND = 'found:'
 
 type OwnColumnId =
   | 'name'
@@ -131,8 +138,11 @@ function why(row: DeskRow): string {
 const PILES = { ON: 'on the list', CHECK: 'to check', OFF: 'off the list' }
 
 export function columnOf(id: string): DeskColumn | undefined {
-  return id.startsWith(FIELD)
-    ? fieldColumn(id.slice(FIELD.length))
+  if (id.startsWith(FIELD)) {
+    return fieldColumn(id.slice(FIELD.length))
+  }
+  return id.startsWith(FOUND)
+    ? foundColumn(id.slice(FOUND.length))
     : COLUMNS.find((column) => column.id === id)
 }
 
@@ -143,6 +153,18 @@ function fieldColumn(field: string): DeskColumn {
     width: field === 'mobile' ? '104px' : '1fr',
     telling: tellsWho(field),
     text: (row) => row.shown[field] ?? '',
+  }
+}
+
+/** What a criterion finds: numbers sort as such, days are said as days. */
+function foundColumn(name: string): DeskColumn {
+  const said = (row: DeskRow) => row.shown[name] ?? ''
+  return {
+    id: `${FOUND}${name}`,
+    name,
+    width: '1fr',
+    text: (row) => cellWords(said(row)),
+    key: (row) => sortKey(said(row)),
   }
 }
 
@@ -158,14 +180,15 @@ const OWN: Record<string, OwnColumnId> = {
   contact_by: 'by',
 }
 
-function shownColumns(show: readonly string[]): ColumnId[] {
-  return show.map((name) => OWN[name] ?? (`${FIELD}${name}` as const))
+function shownId({ name, ofCriterion }: Shown): ColumnId {
+  return ofCriterion ? `${FOUND}${name}` : (OWN[name] ?? `${FIELD}${name}`)
 }
 
-/** All that can stand at the desk of a set, with the fields that it shows. */
-export function columnsOf(show: readonly string[]): DeskColumn[] {
-  const fields = shownColumns(show).filter((id) => id.startsWith(FIELD))
-  return [...COLUMNS, ...fields.map(columnOf).filter((column) => column !== undefined)]
+/** All that can stand at the desk of a set, with what it shows besides. */
+export function columnsOf(show: readonly Shown[]): DeskColumn[] {
+  const own = new Set<ColumnId>(COLUMNS.map(({ id }) => id))
+  const further = show.map(shownId).filter((id) => !own.has(id))
+  return [...COLUMNS, ...further.map(columnOf).filter((column) => column !== undefined)]
 }
 
 export const SET_ORDER = 'set'
@@ -194,8 +217,8 @@ const BEFORE_SHOWN = 4
 const ROOM = 4
 
 /** The usual view, with what a set shows, and in the order that it gives. */
-export function usualView(show: readonly string[], isOrdered: boolean): View {
-  const further = shownColumns(show).filter((id) => !USUAL_VIEW.columns.includes(id))
+export function usualView(show: readonly Shown[], isOrdered: boolean): View {
+  const further = show.map(shownId).filter((id) => !USUAL_VIEW.columns.includes(id))
   const before = USUAL_VIEW.columns.slice(0, BEFORE_SHOWN)
   const after = USUAL_VIEW.columns.slice(BEFORE_SHOWN)
   return {

@@ -41,6 +41,28 @@ export const QUEUES: readonly Queue[] = [
   { id: 'done', name: 'Done', empty: 'Nobody was done with or left in the last sixty days.' },
 ]
 
+/** Stands for whichever band; no band is called so. */
+export const ALL_BANDS = '\u0000'
+
+/** The bands that people are in, in the order of the set, and none where somebody is in none. */
+export function bandsOf(
+  ordered: readonly string[],
+  rows: readonly DeskRow[],
+): { band: string; name: string; people: number }[] {
+  const people = new Map<string, number>()
+  for (const { band } of rows) {
+    people.set(band, (people.get(band) ?? 0) + 1)
+  }
+  const others = [...people.keys()].filter((band) => band !== '' && !ordered.includes(band))
+  return ordered.length + others.length === 0
+    ? []
+    : [...ordered, ...others, ...(people.has('') ? [''] : [])].map((band) => ({
+        band,
+        name: band || 'in no band',
+        people: people.get(band) ?? 0,
+      }))
+}
+
 /** Somebody counts as joined for so many days. */
 const DAYS_JOINED = 7
 

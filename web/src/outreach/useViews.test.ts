@@ -1,6 +1,6 @@
 import { serving, shown } from '@/testing'
 import type { Schemas } from '@/api/client'
-import { deskRow } from '@/testing/rows'
+import { deskRow, shownFields } from '@/testing/rows'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, ref, shallowRef } from 'vue'
@@ -49,7 +49,10 @@ describe('how the desk is laid out', () => {
   })
 
   it('shows what the set shows, in the order of the set, until somebody lays it out otherwise', async () => {
-    const desk = { show: ['mobile', 'site', 'Score'], rows: [deskRow('Marl', { place: 0 })] }
+    const desk = {
+      show: shownFields('mobile', 'site', 'Score'),
+      rows: [deskRow('Marl', { place: 0 })],
+    }
     const { views: own } = await views([], desk)
     expect(own.view.value.columns).toEqual([
       'name',
@@ -69,7 +72,10 @@ describe('how the desk is laid out', () => {
 
   it('keeps no field that the set does not show any more', async () => {
     const one = { ...MINE, columns: ['name', 'field:mobile', 'field:Score'], sortBy: 'set' }
-    const { views: own } = await views([one], { show: ['Score'], rows: [deskRow('Marl')] })
+    const { views: own } = await views([one], {
+      show: shownFields('Score'),
+      rows: [deskRow('Marl')],
+    })
     expect(own.view.value.columns).toEqual(['name', 'field:Score'])
     expect(own.view.value.sortBy).toBe('due')
   })

@@ -2,7 +2,7 @@ import { ifMatch, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useToast } from 'primevue/usetoast'
 import { computed, shallowRef, watch, type Ref } from 'vue'
-import { columnsOf, SET_ORDER, USUAL_VIEW, usualView, type View } from './columns'
+import { columnsOf, SET_ORDER, USUAL_VIEW, usualView, type Shown, type View } from './columns'
 
 /** How somebody lays out the desk of a list; kept with their account, the one in use first. */
 export function useViews(list: Ref<string>, desk: Ref<Schemas['DeskView'] | undefined>) {
@@ -13,7 +13,7 @@ export function useViews(list: Ref<string>, desk: Ref<Schemas['DeskView'] | unde
   const view = shallowRef<View>(USUAL_VIEW)
   /** As a text, so that a desk that is read anew and shows the same changes nothing here. */
   const shown = computed(() => JSON.stringify(desk.value?.show ?? []))
-  const show = computed(() => JSON.parse(shown.value) as string[])
+  const show = computed(() => JSON.parse(shown.value) as Shown[])
   const isOrdered = computed(() => desk.value?.rows.some((row) => row.place !== undefined) ?? false)
   const usual = computed(() => usualView(show.value, isOrdered.value))
   const columns = computed(() => columnsOf(show.value))

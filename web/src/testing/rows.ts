@@ -2,6 +2,11 @@ import type { Schemas } from '@/api/client'
 
 type DeskRow = Schemas['DeskRow']
 
+/** Fields of people that a set shows. */
+export function shownFields(...names: string[]): Schemas['ShownColumn'][] {
+  return names.map((name) => ({ name, ofCriterion: false }))
+}
+
 /** Somebody at the desk, as far as nothing else is said. */
 export function deskRow(id: string, is: Partial<DeskRow> = {}): DeskRow {
   return {
@@ -28,6 +33,7 @@ export function deskRow(id: string, is: Partial<DeskRow> = {}): DeskRow {
     nextStep: 'CALL',
     nextOn: '2026-11-01',
     alsoOn: [],
+    beyondTop: false,
     shown: {},
     ...is,
   }

@@ -35,10 +35,8 @@ public final class CriteriaReader {
             "shouldHave",
             "bands",
             "show",
-            "order");
-
-    /** What a list knows of somebody besides the person's own fields. */
-    private static final Set<String> LIST_FIELDS = Set.of("due_on", "band", "state");
+            "order",
+            "top");
 
     private static final List<Spot.Choice<Population>> POPULATIONS =
             List.of(new Spot.Choice<>("living", Population.LIVING), new Spot.Choice<>("everyone", Population.EVERYONE));
@@ -129,6 +127,12 @@ public final class CriteriaReader {
                 member -> member(source, member));
         Set<String> ids = new HashSet<>();
         Function<Spot, Criterion> criterion = at -> criterion(at, tests, ids);
+        List<Criterion> include = spot.list("include", criterion);
+        List<Criterion> exclude = spot.list("exclude", criterion);
+        Optional<ShouldHave> shouldHave =
+                spot.find("shouldHave").flatMap(should -> shouldHave(should, values, criterion));
+        ListColumnReader columns =
+                new ListColumnReader(fields.people(), spot, CriteriaSet.criteria(include, exclude, shouldHave));
         return new CriteriaSet(
                 spot.requiredWords("id"),
                 spot.requiredWords("name"),
@@ -137,12 +141,24 @@ public final class CriteriaReader {
                 dials.dials(),
                 termSets,
                 rosters,
-                spot.list("include", criterion),
-                spot.list("exclude", criterion),
-                spot.find("shouldHave").flatMap(should -> shouldHave(should, values, criterion)),
+                include,
+                exclude,
+                shouldHave,
                 spot.list("bands", band -> band(band, tests, values)),
-                spot.list("show", this::listField),
-                spot.list("order", this::order));
+                spot.list("show", columns::column),
+                spot.list("order", columns::order),
+                spot.find("top").map(top -> top(top, values)));
+    }
+
+    private static int top(Spot spot, ValueReader values) {
+        int top = values.whole(spot);
+        boolean isNone = top == 0
+                && spot.problems().stream()
+                        .noneMatch(problem -> problem.pointer().equals(spot.pointer()));
+        if (isNone) {
+            spot.problem("This should be a whole number, 1 or more.");
+        }
+        return top;
     }
 
     private Optional<CriteriaSet> member(CriteriaSource from, Spot member) {
@@ -218,24 +234,6 @@ public final class CriteriaReader {
         return overdue.oneOf(List.of(new Spot.Choice<Band.When>("never", new Band.When.NeverMet())));
     }
 
-    private String listField(Spot spot) {
-        String name = spot.words();
-        if (fields.people().find(name).isEmpty() && !LIST_FIELDS.contains(name)) {
-            spot.problem("There is no person field “" + name + "”, nor is it due_on, band or state.");
-        }
-        return name;
-    }
-
-    private CriteriaSet.Order order(Spot spot) {
-        if (!spot.isObject("an order, such as {\"by\": \"due_on\"}")) {
-            return new CriteriaSet.Order("", false);
-        }
-        spot.allowOnly(Set.of("by", "descending"));
-        String by = spot.requires("by") ? listField(spot.get("by")) : "";
-        return new CriteriaSet.Order(
-                by, spot.has("descending") && spot.get("descending").truth());
-    }
-
     private static void twice(Spot document, String key) {
         Set<String> seen = new HashSet<>();
         for (Spot item : document.has(key) && document.get(key).json().isArray()
@@ -266,7 +264,8 @@ public final class CriteriaReader {
                 Optional.empty(),
                 List.of(),
                 List.of(),
-                List.of());
+                List.of(),
+                Optional.empty());
     }
 
     private void say(CriteriaSource source, Problem problem) {

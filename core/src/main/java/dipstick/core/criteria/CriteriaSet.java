@@ -4,7 +4,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** The saved definition: whom to include, whom to exempt, and what should be on record (criteria.md section 4). */
+/**
+ * The saved definition: whom to include, whom to exempt, and what should be on record (criteria.md section 4).
+ *
+ * @param top how many of those on the list are shown, the first in its order
+ */
 public record CriteriaSet(
         String id,
         String name,
@@ -17,8 +21,9 @@ public record CriteriaSet(
         List<Criterion> exclude,
         Optional<ShouldHave> shouldHave,
         List<Band> bands,
-        List<String> show,
-        List<Order> order) {
+        List<ListColumn> show,
+        List<Order> order,
+        Optional<Integer> top) {
     public CriteriaSet {
         dials = List.copyOf(dials);
         termSets = List.copyOf(termSets);
@@ -36,10 +41,15 @@ public record CriteriaSet(
         EVERYONE
     }
 
-    public record Order(String by, boolean descending) {}
+    public record Order(ListColumn by, boolean descending) {}
 
     /** All criteria, section by section, those that are off too. */
     public Stream<Criterion> criteria() {
+        return criteria(include, exclude, shouldHave);
+    }
+
+    static Stream<Criterion> criteria(
+            List<Criterion> include, List<Criterion> exclude, Optional<ShouldHave> shouldHave) {
         return Stream.of(
                         include.stream(), exclude.stream(), shouldHave.stream().flatMap(should -> should.of().stream()))
                 .flatMap(section -> section);
@@ -60,7 +70,8 @@ public record CriteriaSet(
                 shouldHave.map(should -> new ShouldHave(should.rule(), without(criterion, should.of()))),
                 bands,
                 show,
-                order);
+                order,
+                top);
     }
 
     private static List<Criterion> without(Criterion criterion, List<Criterion> criteria) {

@@ -110,6 +110,19 @@ final class Counting implements EventKernel {
     }
 
     private Outcome ofSorted(Matches matches) {
+        Tally tally = tally(matches);
+        return count.answer(tally.low(), tally.high());
+    }
+
+    /** How many there are for certain, and how many there may be. */
+    private record Tally(int low, int high) {}
+
+    /** How many match for certain, by what is counted. */
+    int low(Matches matches) {
+        return per == Per.RECORD ? matches.certainCount() : tally(matches).low();
+    }
+
+    private Tally tally(Matches matches) {
         int exact = 0;
         for (int i = 0; i < matches.size(); i++) {
             if (isExact(matches.event(i))) {
@@ -126,7 +139,7 @@ final class Counting implements EventKernel {
             }
         }
         int low = Math.max(certain, Math.min(1, matches.certainCount()));
-        return count.answer(low, possible + matches.size() - exact);
+        return new Tally(low, possible + matches.size() - exact);
     }
 
     /** Certain ones sort before others with the same key. */

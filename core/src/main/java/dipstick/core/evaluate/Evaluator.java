@@ -112,6 +112,11 @@ public final class Evaluator {
                 .toList();
     }
 
+    /** What a criterion finds among the records of some, at the places of their numbers. */
+    public Found[] found(Test.Events test, BitSet who) {
+        return new Finding(test, seen).of(who);
+    }
+
     /** Everybody on record. */
     public Population population() {
         return seen.population();

@@ -2,15 +2,29 @@ package dipstick.core.export;
 
 import dipstick.core.criteria.Band;
 import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.ListColumn;
+import dipstick.core.criteria.ListColumn.Figure;
+import dipstick.core.criteria.Test;
 import dipstick.core.evaluate.Due;
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.Found;
 import dipstick.core.evaluate.ListMember;
 import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
+import dipstick.core.population.Events;
 import dipstick.core.population.Population;
 import dipstick.core.records.Field;
+import dipstick.core.wording.ColumnWords;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * How a set shows its list and orders it ({@code show} and {@code order}, criteria.md section 4). What is not on record comes
@@ -18,11 +32,17 @@ import java.util.Optional;
  */
 public final class ListLayout {
     private final CriteriaSet set;
+    private final Evaluator evaluator;
     private final Population records;
+    private final BitSet who;
+    private final Map<Test.Events, Found[]> found = new HashMap<>();
 
-    public ListLayout(CriteriaSet set, Population records) {
+    /** @param who those who may be shown */
+    public ListLayout(CriteriaSet set, Evaluator evaluator, BitSet who) {
         this.set = set;
-        this.records = records;
+        this.evaluator = evaluator;
+        this.records = evaluator.population();
+        this.who = who;
     }
 
     /** Whether the set says in which order they stand. */
@@ -30,14 +50,75 @@ public final class ListLayout {
         return !set.order().isEmpty();
     }
 
-    /** The names of what is shown besides. */
-    public List<String> header() {
-        return set.show();
+    /** What is shown besides. */
+    public List<ShownColumn> header() {
+        List<String> names = ColumnWords.of(set.show());
+        return IntStream.range(0, names.size())
+                .mapToObj(at -> new ShownColumn(names.get(at), set.show().get(at) instanceof ListColumn.OfCriterion))
+                .toList();
+    }
+
+    /** How many of those on the list are shown; all where the set does not say. */
+    public Optional<Integer> top() {
+        return set.top();
+    }
+
+    /** The first of those on the list, as many as the set shows, with all who are to check; in their order. */
+    public List<ListMember> firstOf(List<ListMember> ordered) {
+        int most = set.top().orElse(Integer.MAX_VALUE);
+        List<ListMember> first = new ArrayList<>();
+        int on = 0;
+        for (ListMember member : ordered) {
+            boolean isOn = member.state() == ListMember.State.ON;
+            on += isOn ? 1 : 0;
+            if (!isOn || on <= most) {
+                first.add(member);
+            }
+        }
+        return first;
     }
 
     /** What is shown of somebody, in the order of the header; days as ISO 8601 writes them. */
     public List<String> cells(ListMember member) {
-        return set.show().stream().map(name -> cell(name, member)).toList();
+        return set.show().stream().map(column -> cell(column, member)).toList();
+    }
+
+    private String cell(ListColumn column, ListMember member) {
+        return switch (column) {
+            case ListColumn.Named(String name) -> cell(name, member);
+            case ListColumn.OfCriterion of -> cell(of.figure(), found(of.test(), member));
+        };
+    }
+
+    private Found found(Test.Events test, ListMember member) {
+        return found.computeIfAbsent(test, asked -> evaluator.found(asked, who))[member.person()];
+    }
+
+    private String cell(Figure figure, Found found) {
+        return switch (figure) {
+            case COUNT -> String.valueOf(found.count());
+            case LATEST -> found.latest().map(LocalDate::toString).orElse("");
+            case EARLIEST -> found.earliest().map(LocalDate::toString).orElse("");
+            case VALUE ->
+                found.latestEvent().isPresent() ? value(found.latestEvent().getAsInt()) : "";
+            case DAYS_SINCE -> daysSince(found).map(String::valueOf).orElse("");
+        };
+    }
+
+    /** With its unit; where it is no number, as it is written. */
+    private String value(int event) {
+        Events events = records.events();
+        if (events.value().isMissing(event)) {
+            return events.fields()
+                    .find("value_text")
+                    .map(field -> FieldCell.of(events.column(field), event))
+                    .orElse("");
+        }
+        return (FieldCell.of(events.value(), event) + " " + events.unit().writtenAt(event)).strip();
+    }
+
+    private Optional<Long> daysSince(Found found) {
+        return found.latest().map(day -> ChronoUnit.DAYS.between(day, evaluator.asOf()));
     }
 
     private String cell(String name, ListMember member) {
@@ -64,6 +145,30 @@ public final class ListLayout {
         return members.stream()
                 .sorted(by.thenComparing(member -> records.idOf(member.person()), ReadingExport.BY_CODE_POINT))
                 .toList();
+    }
+
+    private Comparator<ListMember> by(ListColumn column, boolean descending) {
+        return switch (column) {
+            case ListColumn.Named(String name) -> by(name, descending);
+            case ListColumn.OfCriterion of -> by(of.figure(), of.test(), descending);
+        };
+    }
+
+    private Comparator<ListMember> by(Figure figure, Test.Events test, boolean descending) {
+        return switch (figure) {
+            case COUNT -> known(member -> Optional.of(found(test, member).count()), descending);
+            case LATEST -> known(member -> found(test, member).latest(), descending);
+            case EARLIEST -> known(member -> found(test, member).earliest(), descending);
+            case VALUE -> known(member -> number(found(test, member)), descending);
+            case DAYS_SINCE -> known(member -> daysSince(found(test, member)), descending);
+        };
+    }
+
+    private Optional<Double> number(Found found) {
+        Column.OfNumber values = records.events().value();
+        return found.latestEvent().isPresent()
+                ? value(values, found.latestEvent().getAsInt()).map(values.numbers()::get)
+                : Optional.empty();
     }
 
     private Comparator<ListMember> by(String name, boolean descending) {

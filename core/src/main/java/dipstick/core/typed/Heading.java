@@ -12,6 +12,7 @@ final class Heading {
     static final String BANDS = "Bands";
     static final String SHOW = "Show";
     static final String ORDER = "Order by";
+    static final String TOP = "Top";
     static final String DIALS = "Dials";
     static final String TERM_SET = "Term set";
     static final String ROSTER = "Roster";

@@ -2,11 +2,7 @@ package dipstick.core.typed;
 
 import static dipstick.core.typed.ValueParser.JSON;
 
-import dipstick.core.records.Field;
-import dipstick.core.records.FieldType;
-import dipstick.core.typed.Expected.What;
 import java.util.List;
-import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -15,15 +11,17 @@ import tools.jackson.databind.node.ObjectNode;
 final class SectionsReader {
     private final ObjectNode document;
     private final LineReader lines;
-    private final List<Field> listFields;
+    private final ListColumnParser columns;
 
     SectionsReader(ObjectNode document, Vocabulary known, List<Mistake> mistakes) {
         this.document = document;
         this.lines = new LineReader(known, mistakes);
-        this.listFields = Stream.concat(
-                        known.personFields().stream(),
-                        Stream.of("due_on", "band", "state").map(name -> new Field(name, FieldType.TEXT)))
-                .toList();
+        this.columns = new ListColumnParser(known);
+    }
+
+    /** Gives columns of criteria their ids, once the criteria have them. */
+    void nameCriteria() {
+        columns.name(document);
     }
 
     void read(Block block) {
@@ -46,10 +44,12 @@ final class SectionsReader {
             ArrayNode bands = document.withArray("bands");
             block.lines().forEach(line -> lines.read(line, (at, words) -> bands.add(band(at, words))));
         } else if (cursor.take(Heading.SHOW)) {
-            document.set("show", parser.fieldTests().names(listFields, What.PERSON_FIELD));
+            document.set("show", parser.values().list(() -> columns.column(cursor, parser, document)));
+        } else if (cursor.take(Heading.TOP)) {
+            document.set("top", parser.values().number());
         } else {
             cursor.need(Heading.ORDER);
-            order(cursor, parser.fieldTests());
+            order(cursor, parser);
         }
     }
 
@@ -105,10 +105,10 @@ final class SectionsReader {
         return band.set("when", parser.test());
     }
 
-    private void order(Cursor cursor, FieldTestParser fields) throws Mistake {
+    private void order(Cursor cursor, TestParser parser) throws Mistake {
         do {
             ObjectNode by = document.withArray("order").addObject();
-            by.put("by", fields.name(listFields, What.PERSON_FIELD));
+            by.set("by", columns.column(cursor, parser, document));
             if (cursor.take("from last to first")) {
                 by.put("descending", true);
             }

@@ -4,9 +4,11 @@ import dipstick.core.criteria.Band;
 import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.Criterion;
 import dipstick.core.criteria.Dial;
+import dipstick.core.criteria.ListColumn;
 import dipstick.core.criteria.ShouldHave;
 import dipstick.core.criteria.Test;
 import dipstick.core.time.CalendarPeriod;
+import dipstick.core.wording.ColumnWords;
 import dipstick.core.wording.DayWords;
 import dipstick.core.wording.FieldWords;
 import dipstick.core.wording.Quoted;
@@ -127,16 +129,28 @@ public final class SetText {
     private void shown() {
         if (!set.show().isEmpty()) {
             line("");
-            line(Heading.SHOW + " " + fields(set.show()));
+            line(Heading.SHOW + " " + set.show().stream().map(this::column).collect(Collectors.joining(", ")));
         }
         if (!set.order().isEmpty()) {
             line("");
             line(Heading.ORDER + " "
                     + set.order().stream()
-                            .map(order -> FieldWords.inSentence(order.by())
-                                    + (order.descending() ? " from last to first" : ""))
+                            .map(order -> column(order.by()) + (order.descending() ? " from last to first" : ""))
                             .collect(Collectors.joining(", ")));
         }
+        set.top().ifPresent(top -> {
+            line("");
+            line(Heading.TOP + " " + dialOr(document.path("top"), String.valueOf(top)));
+        });
+    }
+
+    private String column(ListColumn column) {
+        return switch (column) {
+            case ListColumn.Named(String name) -> FieldWords.inSentence(name);
+            case ListColumn.OfCriterion of ->
+                ColumnWords.before(of.figure()) + " "
+                        + CriterionPlace.of(of.criterion(), set).words();
+        };
     }
 
     private void dials() {

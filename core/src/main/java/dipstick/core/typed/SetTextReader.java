@@ -80,6 +80,7 @@ public final class SetTextReader {
         rest.forEach(sections::read);
         keepWhatIsUsed(known);
         new CriterionIds(current).giveTo(document);
+        sections.nameCriteria();
     }
 
     /** The document with the term sets, rosters and dials of the current one that it does not give itself. */

@@ -47,7 +47,9 @@ class SetTextTest {
                   'is': [{'field': 'value', 'in': [{'dial': 'n'}, 3], 'unit': {'dial': 'word'}}, {'field': 'id', 'in': ['E 1']}, {'field': 'person_id', 'missing': true}]}}]},
              'bands': [{'name': 'Never', 'when': {'overdue': 'never'}}, {'name': 'Late', 'when': {'overdue': {'atLeast': {'dial': 'every'}}}},
                        {'name': 'Old', 'when': {'age': {'from': 80}}}],
-             'show': ['phone', 'due_on', 'Frailty score'], 'order': [{'by': 'band'}, {'by': 'birth date', 'descending': true}]}""");
+             'show': ['phone', 'due_on', 'Frailty score', {'criterion': 'd', 'column': 'count'}, {'criterion': 'e', 'column': 'value'}],
+             'order': [{'by': 'band'}, {'by': {'criterion': 'd', 'column': 'daysSince'}, 'descending': true}, {'by': 'birth date', 'descending': true}],
+             'top': {'dial': 'count'}}""");
 
     @Test
     void the_text_of_a_set_reads_back_as_the_set() {

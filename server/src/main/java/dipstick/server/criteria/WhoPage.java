@@ -6,6 +6,7 @@ import dipstick.core.evaluate.ListMember;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.explain.Verdict;
 import dipstick.core.export.ListLayout;
+import dipstick.core.export.ShownColumn;
 import dipstick.server.people.PersonLine;
 import dipstick.server.web.Problems;
 import java.util.BitSet;
@@ -20,10 +21,12 @@ import org.springframework.web.ErrorResponseException;
 /**
  * People behind a number, by name.
  *
- * @param show the names of what the set shows of each besides
+ * @param show what the set shows of each besides
+ * @param top how many of those on the list it shows, the first of these; nothing where it shows all
+ *
  * @param after the id to ask on from; nothing where these are the last
  */
-record WhoPage(int total, List<String> show, List<Line> people, Optional<String> after) {
+record WhoPage(int total, List<ShownColumn> show, Optional<Integer> top, List<Line> people, Optional<String> after) {
     private static final int PAGE = 200;
 
     /** Of more people than these the reasons are not worked out one by one. */
@@ -56,9 +59,11 @@ record WhoPage(int total, List<String> show, List<Line> people, Optional<String>
         BitSet people = people(reading, part, criterion);
         boolean explained =
                 (part == Part.TO_CHECK || part == Part.MAYBE_LEFT) && people.cardinality() <= MOST_EXPLAINED;
-        ListLayout layout = new ListLayout(reading.set(), evaluator.population());
-        List<String> show = part == Part.ON_LIST ? layout.header() : List.of();
-        boolean ordered = part == Part.ON_LIST && layout.isOrdered();
+        ListLayout layout =
+                new ListLayout(reading.set(), evaluator, reading.list().yes());
+        List<ShownColumn> show = part == Part.ON_LIST ? layout.header() : List.of();
+        Optional<Integer> top = layout.top().filter(_ -> part == Part.ON_LIST);
+        boolean ordered = part == Part.ON_LIST && (layout.isOrdered() || top.isPresent());
         List<Line> lines = ordered || !show.isEmpty()
                 ? onList(evaluator, reading, layout)
                 : people.stream()
@@ -78,6 +83,7 @@ record WhoPage(int total, List<String> show, List<Line> people, Optional<String>
         return new WhoPage(
                 sorted.size(),
                 show,
+                top,
                 sorted.subList(from, to),
                 to < sorted.size() ? Optional.of(sorted.get(to - 1).person().id()) : Optional.empty());
     }

@@ -1,5 +1,6 @@
 package dipstick.server.exchange;
 
+import dipstick.core.export.ShownColumn;
 import dipstick.core.population.Population;
 import dipstick.core.records.Field;
 import dipstick.core.wording.DayWords;
@@ -30,6 +31,7 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -118,7 +120,8 @@ class ExportController {
 
     /**
      * @param people in the order in which they are to come
-     * @param columns of a table, and {@code fields} the names of further person fields that it has
+     * @param columns of a table, and {@code fields} the names of further columns that it has: fields of people, and
+     *     what criteria find
      * @param template of letters
      * @param reason why contact details are taken out; may be empty where there are none
      * @param again whether it goes also to those to whom the same went within the contact plan's step
@@ -256,16 +259,23 @@ class ExportController {
         return new Outgoing(
                 list,
                 listed(set, wanted),
-                columns(wanted, records),
+                columns(set, wanted, records),
                 records,
                 DayWords.day(today.day()),
                 footer.of(list, wanted.reason()));
     }
 
-    private static List<TableColumn> columns(Wanted wanted, Population records) {
+    private List<TableColumn> columns(String set, Wanted wanted, Population records) {
+        Set<String> ofCriteria = desk.columnsOf(set).stream()
+                .filter(ShownColumn::ofCriterion)
+                .map(ShownColumn::name)
+                .collect(Collectors.toSet());
         return Stream.concat(
                         wanted.columns().stream().map(column -> TableColumn.of(column, records)),
-                        wanted.furtherFields().stream().map(name -> TableColumn.of(field(name, records), records)))
+                        wanted.furtherFields().stream()
+                                .map(name -> ofCriteria.contains(name)
+                                        ? TableColumn.ofCriterion(name)
+                                        : TableColumn.of(field(name, records), records)))
                 .toList();
     }
 

@@ -27,6 +27,11 @@ record TableColumn(String name, boolean isNumber, Function<Listed, String> value
         });
     }
 
+    /** What a criterion of the set finds, which the set shows besides. */
+    static TableColumn ofCriterion(String name) {
+        return new TableColumn(name, true, one -> one.shown().getOrDefault(name, ""));
+    }
+
     String of(Listed one) {
         return value.apply(one);
     }

@@ -4,8 +4,10 @@ import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.doubts.Doubts;
 import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.ListMember;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.export.ListLayout;
+import dipstick.core.export.ShownColumn;
 import dipstick.core.population.Population;
 import dipstick.core.wording.DayWords;
 import dipstick.server.accounts.Accounts;
@@ -36,6 +38,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -111,8 +114,8 @@ class ListController {
 
     /**
      * @param dials as they are set for the list, or for this look at it
-     * @param show the columns that the set shows besides, in their order, and {@code all} how many there are on it whom
-     *     whoever asks may not see too
+     * @param show the columns that the set shows besides, in their order, {@code top} how many of those on the list it
+     *     shows, and {@code all} how many there are on it whom whoever asks may not see too
      */
     record ListPage(
             String id,
@@ -120,7 +123,8 @@ class ListController {
             String purpose,
             String asOf,
             List<DialSetting> dials,
-            List<String> show,
+            List<ShownColumn> show,
+            Optional<Integer> top,
             int all,
             List<ListRow> rows) {}
 
@@ -156,6 +160,7 @@ class ListController {
                 evaluator.asOf().toString(),
                 criteria.settings(saved, set, evaluator.population().fields()),
                 rows.header(),
+                set.top(),
                 rows.all(),
                 rows.seen());
     }
@@ -177,13 +182,13 @@ class ListController {
             @RequestParam Optional<LocalDate> asOf,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> parameters) {
         Table table = table(id, asOf, settings(parameters));
-        String csv = ListCsv.of(table.rows().header(), table.rows().seen(), table.records());
+        List<ListRow> shown =
+                table.rows().seen().stream().filter(row -> !row.beyondTop()).toList();
+        String csv = ListCsv.of(table.rows().header(), shown, table.records());
         audit.record(
                 Act.LIST_EXPORTED,
                 table.words() + "; of "
-                        + table.rows().seen().stream()
-                                .map(row -> row.person().id())
-                                .collect(Collectors.joining(" ")));
+                        + shown.stream().map(row -> row.person().id()).collect(Collectors.joining(" ")));
         return Download.of("text/csv;charset=UTF-8", table.fileName(), csv.getBytes(StandardCharsets.UTF_8));
     }
 
@@ -199,7 +204,7 @@ class ListController {
                 table.title(),
                 accounts.here().displayName(),
                 today.now(),
-                "",
+                table.howMany(),
                 ListCsv.header(table.rows().header(), table.records()));
         return Download.of(TableMetadata.TYPE, table.fileName() + TableMetadata.ENDING, metadata.bytes());
     }
@@ -209,7 +214,16 @@ class ListController {
      *
      * @param words for the audit log
      */
-    private record Table(Rows rows, Population records, String title, String fileName, String words) {}
+    private record Table(Rows rows, Population records, String title, String fileName, String words) {
+        /** How many of those on the list it leaves out since the set shows only so many; empty where none. */
+        String howMany() {
+            long beyond = rows.seen().stream().filter(ListRow::beyondTop).count();
+            long on = rows.seen().stream()
+                    .filter(row -> row.state() == ListMember.State.ON)
+                    .count();
+            return beyond == 0 ? "" : "The first " + (on - beyond) + " of " + on + " on the list";
+        }
+    }
 
     private Table table(String id, Optional<LocalDate> asOf, Map<String, String> settings) {
         sharing.require(id, Right.VIEW);
@@ -250,14 +264,16 @@ class ListController {
      * @param header of the columns that the set shows besides, and {@code all} how many are on it
      * @param seen those whom whoever asks may see
      */
-    private record Rows(List<String> header, int all, List<ListRow> seen) {}
+    private record Rows(List<ShownColumn> header, int all, List<ListRow> seen) {}
 
     private Rows rows(Evaluator evaluator, CriteriaSet set) {
         Reading reading = evaluator.read(set);
         Colleague here = accounts.here();
-        ListLayout layout = new ListLayout(set, evaluator.population());
-        List<ListRow> all = layout.ordered(evaluator.members(reading)).stream()
-                .map(member -> ListRow.of(reading, member, layout))
+        ListLayout layout = new ListLayout(set, evaluator, reading.list().possible());
+        List<ListMember> ordered = layout.ordered(evaluator.members(reading));
+        Set<ListMember> first = Set.copyOf(layout.firstOf(ordered));
+        List<ListRow> all = ordered.stream()
+                .map(member -> ListRow.of(reading, member, !first.contains(member), layout))
                 .toList();
         return new Rows(
                 layout.header(),

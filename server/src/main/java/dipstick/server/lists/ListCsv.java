@@ -1,6 +1,7 @@
 package dipstick.server.lists;
 
 import dipstick.core.export.FieldCell;
+import dipstick.core.export.ShownColumn;
 import dipstick.core.population.Population;
 import dipstick.server.people.PersonLine;
 import dipstick.server.web.CsvTable;
@@ -29,27 +30,28 @@ final class ListCsv {
     private ListCsv() {}
 
     /** In the order of the rows. */
-    static String of(List<String> shown, List<ListRow> rows, Population records) {
+    static String of(List<ShownColumn> shown, List<ListRow> rows, Population records) {
         return CsvTable.of(header(shown, records), rows.stream().map(row -> cells(shown, row, records)));
     }
 
     /** The names of the columns, as files that are brought in name them. */
-    static List<String> header(List<String> shown, Population records) {
+    static List<String> header(List<ShownColumn> shown, Population records) {
         return Stream.concat(
                         OWN.stream(),
                         shown.stream()
-                                .filter(column -> !OWN.contains(column))
-                                .map(name -> records.personFields()
-                                        .find(name)
+                                .filter(column -> !OWN.contains(column.name()))
+                                .map(column -> records.personFields()
+                                        .find(column.name())
+                                        .filter(_ -> !column.ofCriterion())
                                         .map(FieldCell::header)
-                                        .orElse(name)))
+                                        .orElse(column.name())))
                 .toList();
     }
 
-    private static List<String> cells(List<String> shown, ListRow row, Population records) {
+    private static List<String> cells(List<ShownColumn> shown, ListRow row, Population records) {
         PersonLine person = row.person();
         Stream<String> besides = IntStream.range(0, shown.size())
-                .filter(column -> !OWN.contains(shown.get(column)))
+                .filter(column -> !OWN.contains(shown.get(column).name()))
                 .mapToObj(row.shown()::get);
         Stream<String> own = Stream.of(
                 person.id(),

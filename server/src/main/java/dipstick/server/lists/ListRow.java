@@ -16,11 +16,18 @@ import java.util.Optional;
  *
  * @param due a date, "never", or empty where there is no due date
  * @param overdueDays days since the due date, negative before it; nothing without one
+ * @param beyondTop whether they are on the list, and the set shows only so many before them
  * @param shown what the set shows besides, in the order of its header
  */
 record ListRow(
-        PersonLine person, State state, String due, Optional<Long> overdueDays, String band, List<String> shown) {
-    static ListRow of(Reading reading, ListMember member, ListLayout layout) {
+        PersonLine person,
+        State state,
+        String due,
+        Optional<Long> overdueDays,
+        String band,
+        boolean beyondTop,
+        List<String> shown) {
+    static ListRow of(Reading reading, ListMember member, boolean beyondTop, ListLayout layout) {
         return new ListRow(
                 PersonLine.of(reading.records(), member.person(), reading.asOf()),
                 member.state(),
@@ -29,6 +36,7 @@ record ListRow(
                         ? Optional.of(ChronoUnit.DAYS.between(day, reading.asOf()))
                         : Optional.empty(),
                 member.band().orElse(""),
+                beyondTop,
                 layout.cells(member));
     }
 }

@@ -1,11 +1,13 @@
 package dipstick.server.outreach;
 
+import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.ListMember;
-import dipstick.core.export.ListLayout;
+import dipstick.core.export.ShownColumn;
 import dipstick.core.population.Population;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.Evaluators;
 import dipstick.server.outreach.DeskRow.InHand;
 import dipstick.server.outreach.DeskRow.LastAttempt;
 import dipstick.server.people.PersonLine;
@@ -21,6 +23,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -45,7 +48,7 @@ public class Desk {
     private final CriteriaSets sets;
     private final Sharing sharing;
     private final Accounts accounts;
-    private final SeenPeople seen;
+    private final Evaluators evaluators;
     private final ListCriteria criteria;
     private final Today today;
 
@@ -58,7 +61,7 @@ public class Desk {
             CriteriaSets sets,
             Sharing sharing,
             Accounts accounts,
-            SeenPeople seen,
+            Evaluators evaluators,
             ListCriteria criteria,
             Today today) {
         this.entries = entries;
@@ -69,7 +72,7 @@ public class Desk {
         this.sets = sets;
         this.sharing = sharing;
         this.accounts = accounts;
-        this.seen = seen;
+        this.evaluators = evaluators;
         this.criteria = criteria;
         this.today = today;
     }
@@ -77,33 +80,42 @@ public class Desk {
     /**
      * Those on a list, and those who were lately.
      *
-     * @param show the names of what the set shows of them besides
+     * @param show what the set shows of them besides
+     * @param bands the names of its bands, in their order
+     * @param top how many of those on the list it shows; all where it does not say
      * @param all how many there are
      * @param mine those whom whoever is signed in may see
      */
-    record Shown(List<String> show, int all, List<DeskRow> mine) {}
+    record Shown(List<ShownColumn> show, List<String> bands, Optional<Integer> top, int all, List<DeskRow> mine) {}
 
     Shown shown(String set) {
         LocalDate day = today.day();
         Colleague who = accounts.here();
-        Population records = seen.records();
+        Evaluator evaluator = evaluators.asOf(Optional.empty());
+        Population records = evaluator.population();
         List<Entry> all = entries.ofSet(set).stream()
                 .filter(entry -> entry.isOpen()
                         || !entry.changedOn().plusDays(DAYS_SHOWN).isBefore(day))
                 .toList();
-        DeskLayout layout = layout(set, records);
+        DeskLayout layout = layout(set, evaluator, all);
         Rows rows = new Rows(set, day, who, records, layout, all);
         List<DeskRow> mine = all.stream()
                 .map(entry -> rows.row(entry, PersonLine.of(records, entry.person(), day)))
                 .filter(row -> who.maySeePeopleOf(row.person().provider()))
                 .toList();
-        return new Shown(layout.show(), all.size(), mine);
+        return new Shown(layout.show(), layout.bands(), layout.top(), all.size(), mine);
     }
 
-    private DeskLayout layout(String set, Population records) {
+    /** What a set shows of those on its list besides. */
+    public List<ShownColumn> columnsOf(String set) {
+        return layout(set, evaluators.asOf(Optional.empty()), List.of()).show();
+    }
+
+    private DeskLayout layout(String set, Evaluator evaluator, List<Entry> all) {
         return new DeskLayout(
-                records,
-                criteria.fitting(sets.getInForce(set), records.fields()).map(read -> new ListLayout(read, records)));
+                evaluator,
+                criteria.fitting(sets.getInForce(set), evaluator.population().fields()),
+                all);
     }
 
     /** Some of those whom whoever is signed in may see, in the order in which they are named. */
@@ -135,7 +147,8 @@ public class Desk {
                 row.joinedOn(),
                 String.join(", ", row.alsoOn()),
                 heldBack.orElse(""),
-                heldBack.or(() -> inOtherHands(row)).or(() -> notOpen(row)).orElse(""));
+                heldBack.or(() -> inOtherHands(row)).or(() -> notOpen(row)).orElse(""),
+                row.shown());
     }
 
     private static Optional<String> inOtherHands(DeskRow row) {
@@ -160,6 +173,7 @@ public class Desk {
         private final Population records;
         private final DeskLayout layout;
         private final Optional<Map<String, Integer>> places;
+        private final Set<String> beyondTop;
         private final HeldBack heldBack;
         private final Map<String, List<String>> alsoOn = new HashMap<>();
         private final Map<String, Hand> hands;
@@ -175,6 +189,7 @@ public class Desk {
             this.records = records;
             this.layout = layout;
             this.places = layout.places(shown);
+            this.beyondTop = layout.beyondTop(shown);
             Map<String, LocalDate> reached = new HashMap<>();
             acts.lastReached(set).forEach(one -> reached.put(one.person(), one.onDay()));
             this.heldBack = new HeldBack(manners.of(set).hold(), records, day, reached);
@@ -221,7 +236,8 @@ public class Desk {
                     entry.nextOn(),
                     alsoOn.getOrDefault(entry.person(), List.of()),
                     places.map(known -> known.get(entry.person())),
-                    layout.cells(entry.person()),
+                    beyondTop.contains(entry.person()),
+                    layout.cells(entry),
                     Optional.ofNullable(attempts.get(entry.person())).map(this::attempt));
         }
 

@@ -1,5 +1,6 @@
 package dipstick.server.outreach;
 
+import dipstick.core.export.ShownColumn;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
@@ -74,7 +75,9 @@ class DeskController {
     /**
      * @param readOn the day of the last reading; nothing before the first
      * @param dials as they are set for the list
-     * @param show the names of what the set shows of each besides
+     * @param show what the set shows of each besides
+     * @param bands the names of the set's bands, in their order
+     * @param top how many of those on the list the set shows, the first in its order; nothing where it shows all
      * @param all how many there are, with those whom whoever asks may not see
      * @param right what whoever asks may do
      * @param told the number of the last event of the stream that this holds
@@ -85,7 +88,9 @@ class DeskController {
             String purpose,
             Optional<String> readOn,
             List<DialSetting> dials,
-            List<String> show,
+            List<ShownColumn> show,
+            List<String> bands,
+            Optional<Integer> top,
             int all,
             Right right,
             List<AttemptOutcome> outcomes,
@@ -107,6 +112,8 @@ class DeskController {
                 readings.latest(set).map(reading -> reading.asOf().toString()),
                 criteria.settings(saved, seen.records().fields()),
                 shown.show(),
+                shown.bands(),
+                shown.top(),
                 shown.all(),
                 sharing.here(set),
                 outcomes.all(),

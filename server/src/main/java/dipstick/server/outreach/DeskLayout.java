@@ -1,66 +1,111 @@
 package dipstick.server.outreach;
 
+import dipstick.core.criteria.Band;
+import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.ListMember;
-import dipstick.core.export.FieldCell;
 import dipstick.core.export.ListLayout;
 import dipstick.core.export.ReadingExport;
+import dipstick.core.export.ShownColumn;
 import dipstick.core.population.Population;
-import dipstick.core.records.Field;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 
 /** What a set shows of those at the desk besides, and in which order they stand ({@code show} and {@code order}). */
 final class DeskLayout {
+    /** What each row of the desk has anyway. */
+    private static final Set<String> OF_ROWS = Set.of("due_on", "band", "state");
+
     private final Population records;
     private final Optional<ListLayout> layout;
-    private final List<Field> fields;
+    private final List<String> bands;
 
-    /** @param layout of the set as it is published; nothing where it does not fit the records */
-    DeskLayout(Population records, Optional<ListLayout> layout) {
-        this.records = records;
-        this.layout = layout;
-        this.fields = show().stream()
-                .flatMap(name -> records.personFields().find(name).stream())
+    /** @param set as it is published; nothing where it does not fit the records */
+    DeskLayout(Evaluator evaluator, Optional<CriteriaSet> set, List<Entry> entries) {
+        this.records = evaluator.population();
+        BitSet who = new BitSet();
+        entries.forEach(entry -> records.find(entry.person()).ifPresent(who::set));
+        this.bands = set.map(CriteriaSet::bands).orElse(List.of()).stream()
+                .map(Band::name)
+                .distinct()
                 .toList();
+        this.layout = set.map(read -> new ListLayout(read, evaluator, who));
     }
 
-    /** The names of all that is shown besides, also of what each row of the desk has anyway. */
-    List<String> show() {
+    /** All that is shown besides, also what each row of the desk has anyway. */
+    List<ShownColumn> show() {
         return layout.map(ListLayout::header).orElse(List.of());
     }
 
-    /** What the fields among those say of somebody; nothing where their own record is gone. */
-    Map<String, String> cells(String person) {
-        OptionalInt number = records.find(person);
+    /** The names of the bands, in the order of the set. */
+    List<String> bands() {
+        return bands;
+    }
+
+    Optional<Integer> top() {
+        return layout.flatMap(ListLayout::top);
+    }
+
+    /** By its name, what the others among those say of somebody; nothing where their own record is gone. */
+    Map<String, String> cells(Entry entry) {
         Map<String, String> cells = new LinkedHashMap<>();
-        if (number.isPresent()) {
-            fields.forEach(field -> cells.put(field.name(), FieldCell.of(records, field, number.getAsInt())));
-        }
+        member(entry).ifPresent(member -> {
+            List<String> all = layout.map(shown -> shown.cells(member)).orElse(List.of());
+            List<ShownColumn> show = show();
+            for (int column = 0; column < all.size(); column++) {
+                if (!OF_ROWS.contains(show.get(column).name())) {
+                    cells.put(show.get(column).name(), all.get(column));
+                }
+            }
+        });
         return cells;
     }
 
-    /** By person, where they stand in the order of the set; nothing where it gives none. Who is not on it stands last. */
+    /**
+     * By person, where they stand in the order of the set; nothing where it gives none and shows all. Who is not on it stands
+     * last.
+     */
     Optional<Map<String, Integer>> places(List<Entry> entries) {
-        return layout.filter(ListLayout::isOrdered).map(ordered -> {
-            List<ListMember> members =
-                    entries.stream().flatMap(entry -> member(entry).stream()).toList();
-            Map<String, Integer> places = new HashMap<>();
-            entries.forEach(entry -> places.put(entry.person(), members.size()));
-            int place = 0;
-            for (ListMember member : ordered.ordered(members)) {
-                places.put(records.idOf(member.person()), place++);
-            }
-            return places;
-        });
+        return layout.filter(shown -> shown.isOrdered() || shown.top().isPresent())
+                .map(ordered -> {
+                    Map<String, Integer> places = new HashMap<>();
+                    entries.forEach(entry -> places.put(entry.person(), entries.size()));
+                    List<String> people = ordered(ordered, entries, Entry.Standing.ON, Entry.Standing.CHECK);
+                    for (int place = 0; place < people.size(); place++) {
+                        places.put(people.get(place), place);
+                    }
+                    return places;
+                });
+    }
+
+    /** Those who are on the list and still to be contacted, and whom the set does not show so far. */
+    Set<String> beyondTop(List<Entry> entries) {
+        List<String> ordered = layout.filter(shown -> shown.top().isPresent())
+                .map(shown ->
+                        ordered(shown, entries.stream().filter(Entry::isOpen).toList(), Entry.Standing.ON))
+                .orElse(List.of());
+        return Set.copyOf(ordered.subList(Math.min(ordered.size(), top().orElse(0)), ordered.size()));
+    }
+
+    private List<String> ordered(ListLayout by, List<Entry> entries, Entry.Standing... of) {
+        List<ListMember> members = entries.stream()
+                .filter(entry -> List.of(of).contains(entry.standing()))
+                .flatMap(entry -> member(entry).stream())
+                .toList();
+        return by.ordered(members).stream()
+                .map(member -> records.idOf(member.person()))
+                .toList();
     }
 
     private Optional<ListMember> member(Entry entry) {
         OptionalInt number = records.find(entry.person());
-        return entry.standing() == Entry.Standing.OFF || number.isEmpty()
+        return number.isEmpty()
                 ? Optional.empty()
                 : Optional.of(new ListMember(
                         number.getAsInt(),

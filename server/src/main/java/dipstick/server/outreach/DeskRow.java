@@ -15,7 +15,8 @@ import java.util.Optional;
  * @param nextOn an ISO date, or empty where nothing comes next
  * @param alsoOn the names of the other lists that they are on, which whoever asks may see
  * @param place where they stand in the order that the set gives; nothing where it gives none
- * @param shown by the field's name, what the set shows besides
+ * @param beyondTop whether they are on the list and to be contacted, and the set shows only so many before them
+ * @param shown by its name, what the set shows besides
  * @param lastAttempt what came of the latest attempt, on whichever list
  */
 record DeskRow(
@@ -37,6 +38,7 @@ record DeskRow(
         String nextOn,
         List<String> alsoOn,
         Optional<Integer> place,
+        boolean beyondTop,
         Map<String, String> shown,
         Optional<LastAttempt> lastAttempt) {
     record InHand(String account, String name, boolean mine, String since) {}

@@ -3,6 +3,7 @@ package dipstick.server.lists;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dipstick.core.evaluate.ListMember.State;
+import dipstick.core.export.ShownColumn;
 import dipstick.core.population.Population;
 import dipstick.core.population.PopulationBuilder;
 import dipstick.core.records.FieldValue;
@@ -30,15 +31,23 @@ class ListCsvTest {
         PersonLine person = new PersonLine(
                 "=1+1", "@Marl, \"Tam\"", "3 Feb 1950", "76", "+44 1632 960001", "-Dr Quillon", "Mill Lane", true);
         ListRow row = new ListRow(
-                person, State.ON, "2026-01-01", Optional.of(326L), "Late", List.of("01632 960001", "2026-01-01"));
+                person,
+                State.ON,
+                "2026-01-01",
+                Optional.of(326L),
+                "Late",
+                false,
+                List.of("01632 960001", "2026-01-01"));
         ListRow early = new ListRow(
                 new PersonLine("a", "A", "", "", "", "", "", false),
                 State.CHECK,
                 "2027-01-01",
                 Optional.of(-39L),
                 "",
+                false,
                 List.of("", ""));
-        assertThat(ListCsv.of(List.of("phone", "due_on"), List.of(row, early), records))
+        List<ShownColumn> shown = List.of(new ShownColumn("phone", false), new ShownColumn("due_on", false));
+        assertThat(ListCsv.of(shown, List.of(row, early), records))
                 .isEqualTo("\uFEFFid,state,due_on,band,overdue_days,family_name,given_name,birth_date,provider,site,"
                         + "do_not_contact,phone\r\n"
                         + "'=1+1,on,2026-01-01,Late,326,\"'@Marl, \"\"Tam\"\"\",,1950-02-03,'-Dr Quillon,Mill Lane,yes,01632 960001\r\n"

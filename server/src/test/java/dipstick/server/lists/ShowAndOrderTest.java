@@ -51,7 +51,8 @@ class ShowAndOrderTest {
     @Test
     void the_desk_shows_the_fields_and_says_where_each_stands() throws Exception {
         JsonNode desk = coordinator.get("/api/lists/shown/desk").json();
-        assertThat(desk.get("show").toString()).isEqualTo("[\"mobile\",\"Falls score\",\"band\"]");
+        assertThat(desk.get("show").valueStream().map(one -> one.get("name").asString() + " " + one.get("ofCriterion")))
+                .containsExactly("mobile false", "Falls score false", "band false");
         assertThat(desk.get("rows")
                         .valueStream()
                         .sorted(Comparator.comparingInt(row -> row.get("place").asInt()))
@@ -111,6 +112,60 @@ class ShowAndOrderTest {
                         .at("/taken/people/unchanged")
                         .asInt())
                 .isEqualTo(3);
+    }
+
+    @Test
+    void what_a_criterion_finds_is_a_column_everywhere_and_the_first_so_many_are_shown_with_how_many_there_are()
+            throws Exception {
+        People.bringIn(coordinator, """
+                person_id,kind,code,on,value,unit
+                shown-1,result,SOA,2026-03-01,7,mm
+                shown-2,result,SOA,2026-01-01,5,mm
+                shown-2,result,SOA,2026-02-01,6.50,mm
+                """);
+        String columns = """
+                "termSets": [{"id": "soak", "name": "soak test", "members": [{"code": "SOA"}]}],
+                "exclude": [{"id": "soaked", "off": true, "test": {"events": {"terms": ["soak"]}}}],
+                "show": [{"criterion": "soaked", "column": "count"}, {"criterion": "soaked", "column": "value"}],
+                "order": [{"by": {"criterion": "soaked", "column": "latest"}, "descending": true}], "top": 2}""";
+        String set = SET.substring(0, SET.indexOf("\"show\"")).replace("\"shown\"", "\"soaked-set\"") + columns;
+        People.publish(coordinator, "soaked-set", set);
+
+        JsonNode desk = coordinator.get("/api/lists/soaked-set/desk").json();
+        assertThat(desk.get("top").asInt()).isEqualTo(2);
+        assertThat(desk.get("rows")
+                        .valueStream()
+                        .sorted(Comparator.comparingInt(row -> row.get("place").asInt()))
+                        .map(row ->
+                                row.at("/person/id").asString() + " " + row.get("beyondTop") + " " + row.get("shown")))
+                .containsExactly(
+                        "shown-1 false {\"Soak test: how many\":\"1\",\"Soak test: latest value\":\"7 mm\"}",
+                        "shown-2 false {\"Soak test: how many\":\"2\",\"Soak test: latest value\":\"6.5 mm\"}",
+                        "shown-3 true {\"Soak test: how many\":\"0\",\"Soak test: latest value\":\"\"}");
+        JsonNode who = coordinator
+                .post(
+                        "/api/bench/who",
+                        "{\"draft\": {\"document\": " + set + ", \"settings\": {}}, \"part\": \"ON_LIST\"}")
+                .json();
+        assertThat(who.get("total").asInt() + " " + who.get("top") + " " + who.at("/people/1/shown"))
+                .isEqualTo("3 2 [\"2\",\"6.5 mm\"]");
+        assertThat(coordinator.get("/api/lists/soaked-set/csv").text().lines().map(line -> line.substring(0, 7)))
+                .containsExactly("\uFEFFid,sta", "shown-1", "shown-2");
+        assertThat(coordinator
+                        .get("/api/lists/soaked-set/csv-metadata.json")
+                        .json()
+                        .get("dc:description")
+                        .asString())
+                .isEqualTo("The first 2 of 3 on the list");
+        assertThat(coordinator
+                        .post("/api/lists/soaked-set/out", wanted("CSV", "[\"Soak test: latest value\"]"))
+                        .text()
+                        .lines())
+                .containsExactly(
+                        "\uFEFFid,mobile,Soak test: latest value",
+                        "shown-2,,6.5 mm",
+                        "shown-1,01632 960001,7 mm",
+                        "shown-3,01632 960003,");
     }
 
     @Test

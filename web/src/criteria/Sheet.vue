@@ -5,6 +5,9 @@ import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
 import Menu from 'primevue/menu'
 import { computed, ref, useTemplateRef } from 'vue'
+import { bandsOf, changeBand } from './bands'
+import BandsSection from './BandsSection.vue'
+import ColumnsSection from './ColumnsSection.vue'
 import CriterionLine from './CriterionLine.vue'
 import {
   SECTIONS,
@@ -27,6 +30,7 @@ import {
   type TermSet,
 } from './document'
 import { putDial, type Dial } from './dials'
+import { withoutColumnsOf } from './listColumns'
 import { NEW_TESTS } from './newTests'
 import { getAt, setAt } from './pointer'
 import { ruleAsJson, ruleOf } from './editors/rule'
@@ -34,6 +38,7 @@ import RuleInput from './editors/RuleInput.vue'
 import { putRoster, type Roster } from './rosters'
 import { setsQuery } from './sets'
 import SheetDialogs from './SheetDialogs.vue'
+import SheetSection from './SheetSection.vue'
 import SheetStart from './SheetStart.vue'
 import SheetResult from './SheetResult.vue'
 import SlotPopover, { type OpenSlot } from './SlotPopover.vue'
@@ -99,7 +104,8 @@ const sections = computed(() =>
 
 const otherFindings = computed(() =>
   findings.filter(
-    (one) => one.document !== '' || !/^\/(include|exclude|shouldHave\/of)\/\d/.test(one.pointer),
+    (one) =>
+      one.document !== '' || !/^\/(include|exclude|shouldHave\/of|bands)\/\d/.test(one.pointer),
   ),
 )
 
@@ -119,10 +125,21 @@ function placeOf(id: string): Place | undefined {
   return sections.value.flatMap((one) => one.criteria).find((one) => one.criterion.id === id)?.place
 }
 
-/** What is open in the popover, where it stands. */
-const opened = ref<{ id: string; control: Control; pointer: string }>()
+/** What is open in the popover, where it stands: in a band, or in a criterion. */
+const opened = ref<{ id: string; band?: number; control: Control; pointer: string }>()
 const slot = computed<OpenSlot | undefined>(() => {
   const open = opened.value
+  if (open?.band !== undefined) {
+    const band = bandsOf(document)[open.band]
+    return (
+      band && {
+        ...open,
+        value: getAt(band.when, open.pointer) as JsonObject,
+        sentence: levels?.bands[open.band]?.sentence,
+        findings: findingsAt(`/bands/${String(open.band)}`),
+      }
+    )
+  }
   const at = open && placeOf(open.id)
   const criterion = at && criteriaOf(document, at.section)[at.index]
   return (
@@ -142,10 +159,18 @@ function edit(id: string, event: Event, control: Control, pointer: string) {
   popover.value?.show(event)
 }
 
+function editBand(band: number, event: Event, control: Control, pointer: string) {
+  opened.value = { id: `band ${String(band)}`, band, control, pointer }
+  popover.value?.show(event)
+}
+
 /** Back to the word that was being changed. */
 function backToWord() {
-  if (opened.value) {
-    focusLine(opened.value.id, `[data-control=${opened.value.control}]`, 0)
+  const open = opened.value
+  if (open?.band !== undefined) {
+    focusIn(`[data-band="${String(open.band)}"] [data-control=${open.control}]`, 0)
+  } else if (open) {
+    focusLine(open.id, `[data-control=${open.control}]`, 0)
   }
 }
 
@@ -247,10 +272,12 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 const UNTIL_DRAWN_MS = 250
 
 function focusLine(id: string, inside: string, after = UNTIL_DRAWN_MS) {
+  focusIn(`[data-criterion="${CSS.escape(id)}"] ${inside}`, after)
+}
+
+function focusIn(selector: string, after: number) {
   setTimeout(() => {
-    window.document
-      .querySelector<HTMLElement>(`[data-criterion="${CSS.escape(id)}"] ${inside}`)
-      ?.focus()
+    window.document.querySelector<HTMLElement>(selector)?.focus()
   }, after)
 }
 
@@ -277,7 +304,7 @@ function act(at: Place, what: 'off' | 'remove' | 'copy' | 'not') {
       change(at, (one) => withKey(one, 'off', one.off ? undefined : true) as Criterion)
       break
     case 'remove':
-      emit('change', removeCriterion(document, at))
+      emit('change', removed(at))
       break
     case 'copy': {
       const one = criteriaOf(document, at.section)[at.index]
@@ -290,6 +317,13 @@ function act(at: Place, what: 'off' | 'remove' | 'copy' | 'not') {
       change(at, (one) => ({ ...one, test: turned(one.test) }))
       break
   }
+}
+
+/** With it go the columns that say what it finds. */
+function removed(at: Place): CriteriaDocument {
+  const gone = criteriaOf(document, at.section)[at.index]
+  const rest = removeCriterion(document, at)
+  return gone ? withoutColumnsOf(rest, gone.id) : rest
 }
 
 function turned(test: JsonObject): JsonObject {
@@ -365,17 +399,16 @@ function withOpened(
   how: (value: JsonObject) => JsonObject,
 ): CriteriaDocument {
   const open = opened.value
-  const at = open && placeOf(open.id)
-  return open && at
-    ? changeCriterion(next, at, (one) => ({
-        ...one,
-        test: setAt(
-          one.test,
-          open.pointer,
-          how(getAt(one.test, open.pointer) as JsonObject),
-        ) as JsonObject,
-      }))
-    : next
+  if (!open) {
+    return next
+  }
+  const changed = (json: JsonObject) =>
+    setAt(json, open.pointer, how(getAt(json, open.pointer) as JsonObject)) as JsonObject
+  if (open.band !== undefined) {
+    return changeBand(next, open.band, (one) => ({ ...one, when: changed(one.when) }))
+  }
+  const at = placeOf(open.id)
+  return at ? changeCriterion(next, at, (one) => ({ ...one, test: changed(one.test) })) : next
 }
 </script>
 
@@ -396,14 +429,22 @@ function withOpened(
       The numbers are those from before the mistake that is pointed out; mend it, or undo.
     </p>
 
-    <section v-for="{ section, criteria } in sections" :key="section" :aria-label="NAMES[section]">
-      <header @dragover.prevent @drop.prevent="drop({ section, index: criteria.length }, $event)">
-        <h2>{{ NAMES[section] }}</h2>
+    <SheetSection
+      v-for="{ section, criteria } in sections"
+      :key="section"
+      :name="NAMES[section]"
+      :hint="criteria.length ? undefined : HINTS[section]"
+      @dragover.prevent
+      @drop.prevent="drop({ section, index: criteria.length }, $event)"
+    >
+      <template #beside>
         <RuleInput
           v-if="section === 'SHOULD_HAVE' && criteria.length"
           v-model="rule"
           label="How much of it is enough"
         />
+      </template>
+      <template #add>
         <Button
           size="small"
           text
@@ -412,9 +453,8 @@ function withOpened(
           aria-haspopup="menu"
           @click="openAdd(section, $event)"
         />
-      </header>
-      <p v-if="criteria.length === 0" class="hint quiet">{{ HINTS[section] }}</p>
-      <ul v-else>
+      </template>
+      <ul v-if="criteria.length">
         <template v-for="one in criteria" :key="one.criterion.id">
           <CriterionLine
             v-if="one.level"
@@ -453,7 +493,7 @@ function withOpened(
                 )
             "
             @dragover.prevent
-            @drop.prevent="drop(one.place, $event)"
+            @drop.prevent.stop="drop(one.place, $event)"
           />
           <li v-else class="waiting">
             <p v-for="finding in one.findings" :key="finding" class="notice">{{ finding }}</p>
@@ -469,7 +509,27 @@ function withOpened(
         :should-have="section === 'SHOULD_HAVE'"
         @add="(test, made, words) => addTyped(section, test, made, words)"
       />
-    </section>
+    </SheetSection>
+
+    <BandsSection
+      v-if="levels"
+      :document
+      :levels
+      :findings="findingsAt"
+      :nameable
+      :as-of="asOf"
+      :named="withTyped"
+      @change="(next, key) => emit('change', next, key)"
+      @who="emit('who', $event)"
+      @edit="editBand"
+    />
+    <ColumnsSection
+      v-if="levels"
+      :document
+      :levels
+      :fields="vocabulary.person"
+      @change="(next, key) => emit('change', next, key)"
+    />
 
     <SheetResult
       v-if="levels"
@@ -512,25 +572,6 @@ ul {
   list-style: none;
   margin: 0;
   padding: 0;
-}
-
-header {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  padding: 3px 8px 3px 106px;
-  background: linear-gradient(90deg, #efe7d4 96px, var(--paper) 96px);
-  border-bottom: 1px solid var(--rule);
-}
-
-header > :last-child {
-  margin-left: auto;
-}
-
-.hint {
-  margin: 0;
-  padding: 6px 8px 6px 106px;
-  background: linear-gradient(90deg, #efe7d4 96px, transparent 96px);
 }
 
 .waiting {

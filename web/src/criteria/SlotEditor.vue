@@ -7,6 +7,7 @@ import CountEditor from './editors/CountEditor.vue'
 import FieldTestEditor from './editors/FieldTestEditor.vue'
 import GroupEditor from './editors/GroupEditor.vue'
 import MemberEditor from './editors/MemberEditor.vue'
+import OverdueEditor from './editors/OverdueEditor.vue'
 import PickEditor from './editors/PickEditor.vue'
 import RosterEditor from './editors/RosterEditor.vue'
 import SelectionEditor from './editors/SelectionEditor.vue'
@@ -56,6 +57,7 @@ const window = computed({
     :rosters="rostersOf(document)"
     @edit-roster="emit('editRoster', $event)"
   />
+  <OverdueEditor v-else-if="control === 'OVERDUE'" v-model="value" />
   <SelectionEditor
     v-else
     v-model="value"

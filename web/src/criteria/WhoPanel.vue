@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
-import { fieldWords, tellsWho } from '@/fields'
+import { cellWords, fieldWords, tellsWho } from '@/fields'
 import { PersonPanel } from '@/people'
 import { count } from '@/stick'
 import { Veiled, VeiledWords } from '@/veil'
@@ -57,7 +57,7 @@ const opening = useNewest()
 const problem = computed(() => listing.problem.value || opening.problem.value)
 
 function load(from?: string): Promise<void> {
-  const { part, criterion } = behind
+  const { part, criterion, band } = behind
   if (part === 'NEAR') {
     return listing.ask(
       (signal) =>
@@ -76,7 +76,7 @@ function load(from?: string): Promise<void> {
       sendJson<Schemas['WhoPage']>(
         'POST',
         '/api/bench/who',
-        { draft, part, criterion, after: from },
+        { draft, part, criterion, band, after: from },
         { signal },
       ),
     (page) => {
@@ -96,7 +96,7 @@ function besides(shown: readonly string[]) {
     .map(({ name, ofCriterion }, at) => ({
       name: ofCriterion ? name : fieldWords(name),
       telling: !ofCriterion && tellsWho(name),
-      text: shown[at] ?? '',
+      text: cellWords(shown[at] ?? ''),
     }))
     .filter((cell) => cell.text !== '' && cell.name !== 'provider' && cell.name !== 'state')
 }
@@ -270,13 +270,13 @@ watch(
               <span class="quiet">{{ one.age || 'no birth date' }}</span>
               <span class="quiet">{{ one.provider }}</span>
               <span v-if="besides(shown).length" class="quiet besides">
-                <template v-for="cell in besides(shown)" :key="cell.name">
+                <span v-for="cell in besides(shown)" :key="cell.name" class="cell">
                   {{ cell.name }}
                   <Veiled v-if="cell.telling" :text="cell.text" :what="cell.name" /><template
                     v-else
                     >{{ cell.text }}</template
                   >
-                </template>
+                </span>
               </span>
             </button>
           </li>
@@ -347,6 +347,10 @@ watch(
 
 .person-row {
   grid-template-columns: 1fr 90px 130px;
+}
+
+.person-row .cell {
+  margin-right: 12px;
 }
 
 .person-row .besides {

@@ -7,6 +7,8 @@ export type Part = Schemas['WhoRequest']['part'] | 'NEAR'
 export interface Behind {
   part: Part
   criterion?: string
+  /** Of those in a band; nothing for those in none. */
+  band?: string
   title: string
 }
 
@@ -20,5 +22,5 @@ export function nearBehind(criterion?: string): Behind {
 }
 
 export function sameBehind(one: Behind, other: Behind): boolean {
-  return one.part === other.part && one.criterion === other.criterion
+  return one.part === other.part && one.criterion === other.criterion && one.band === other.band
 }

@@ -13,6 +13,7 @@ const {
   example,
   start = '',
   shouldHave = false,
+  band = false,
 } = defineProps<{
   document: CriteriaDocument
   asOf: string
@@ -23,6 +24,8 @@ const {
   start?: string
   /** Whether it says what should be on record, where a lack is nearly always meant the other way round. */
   shouldHave?: boolean
+  /** Whether it says when somebody is in a band. */
+  band?: boolean
 }>()
 const emit = defineEmits<{
   add: [test: JsonObject, termSets: TermSet[], words: string]
@@ -64,7 +67,7 @@ function ask() {
   const caret = input.value?.selectionStart ?? text.value.length
   active.value = -1
   const typing = { text: text.value, caret }
-  reading = read(typing, withTermSets(document, made.value), asOf, shouldHave)
+  reading = read(typing, withTermSets(document, made.value), asOf, { shouldHave, band })
 }
 
 function onInput() {

@@ -4,18 +4,19 @@ import { readonly, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import { evaluable, type CriteriaDocument } from '../document'
 import type { Typing } from './offers'
 
+/** Where on the sheet it is typed; among the criteria of include and exclude where it is neither. */
+export interface TypedPlace {
+  shouldHave: boolean
+  band: boolean
+}
+
 export interface TypedReading {
   answer: Readonly<ShallowRef<Schemas['TypedAnswer'] | undefined>>
   /** What was typed when it was given. */
   answered: Readonly<Ref<string>>
   problem: Readonly<Ref<string>>
   /** Reads what is typed; resolves when it was read, or something newer is. */
-  read: (
-    typing: Typing,
-    document: CriteriaDocument,
-    asOf: string,
-    shouldHave: boolean,
-  ) => Promise<void>
+  read: (typing: Typing, document: CriteriaDocument, asOf: string, of: TypedPlace) => Promise<void>
 }
 
 /** Has the server read what is typed; only the newest answer counts. */
@@ -28,7 +29,7 @@ export function useTyped(): TypedReading {
     typing: Typing,
     document: CriteriaDocument,
     asOf: string,
-    shouldHave: boolean,
+    of: TypedPlace,
   ): Promise<void> {
     return ask(
       (signal) =>
@@ -40,7 +41,7 @@ export function useTyped(): TypedReading {
             asOf: asOf || undefined,
             typed: typing.text,
             caret: typing.caret,
-            shouldHave,
+            ...of,
           },
           { signal },
         ),

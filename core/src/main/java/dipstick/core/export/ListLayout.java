@@ -24,7 +24,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
 
 /**
  * How a set shows its list and orders it ({@code show} and {@code order}, criteria.md section 4). What is not on record comes
@@ -52,9 +51,9 @@ public final class ListLayout {
 
     /** What is shown besides. */
     public List<ShownColumn> header() {
-        List<String> names = ColumnWords.of(set.show());
-        return IntStream.range(0, names.size())
-                .mapToObj(at -> new ShownColumn(names.get(at), set.show().get(at) instanceof ListColumn.OfCriterion))
+        ColumnWords words = new ColumnWords(set);
+        return set.show().stream()
+                .map(column -> new ShownColumn(words.of(column), column instanceof ListColumn.OfCriterion))
                 .toList();
     }
 

@@ -90,19 +90,7 @@ final class SectionsReader {
     private static ObjectNode band(Cursor cursor, TestParser parser) throws Mistake {
         ObjectNode band = JSON.objectNode().put("name", parser.values().plainText());
         cursor.need(":");
-        if (cursor.take("overdue never")) {
-            return band.set("when", JSON.objectNode().put("overdue", "never"));
-        }
-        if (cursor.take("overdue by")) {
-            return band.set(
-                    "when",
-                    JSON.objectNode()
-                            .set(
-                                    "overdue",
-                                    JSON.objectNode()
-                                            .set("atLeast", parser.values().period())));
-        }
-        return band.set("when", parser.test());
+        return band.set("when", new BandParser(cursor, parser).when());
     }
 
     private void order(Cursor cursor, TestParser parser) throws Mistake {

@@ -116,12 +116,8 @@ public final class SetText {
         for (int i = 0; i < set.bands().size(); i++) {
             Band band = set.bands().get(i);
             JsonNode when = document.path("bands").path(i).path("when");
-            String words = switch (band.when()) {
-                case Band.When.NeverMet _ -> "overdue never";
-                case Band.When.Overdue(CalendarPeriod by) ->
-                    "overdue by " + dialOr(when.path("overdue").path("atLeast"), DayWords.period(by));
-                case Band.When.Is(Test test) -> test(test, when);
-            };
+            String words =
+                    SentencePrinter.undated(band.when(), when, sharedNames).lines(WIDTH, "  ");
             line("- " + Quoted.value(band.name()) + ": " + words);
         }
     }

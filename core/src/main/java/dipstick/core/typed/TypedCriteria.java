@@ -15,20 +15,46 @@ public final class TypedCriteria {
      * @throws Mistake with the spot and what was expected there
      */
     public static ObjectNode read(String typed, Vocabulary vocabulary) throws Mistake {
-        Cursor cursor = new Cursor(typed);
-        ObjectNode test = new TestParser(cursor, vocabulary).test();
-        if (!cursor.atEnd()) {
-            throw cursor.stuck();
-        }
-        return test;
+        return read(typed, vocabulary, (_, tests) -> tests.test());
+    }
+
+    /**
+     * Reads when somebody is in a band.
+     *
+     * @return the {@code when} as it stands in a document
+     * @throws Mistake with the spot and what was expected there
+     */
+    public static ObjectNode readBand(String typed, Vocabulary vocabulary) throws Mistake {
+        return read(typed, vocabulary, (cursor, tests) -> new BandParser(cursor, tests).when());
     }
 
     /** What may stand at the end of {@code typed}, or may end what stands there; each once. */
     public static List<Expected> next(String typed, Vocabulary vocabulary) {
+        return next(typed, vocabulary, (_, tests) -> tests.test());
+    }
+
+    /** The same of a band. */
+    public static List<Expected> nextOfBand(String typed, Vocabulary vocabulary) {
+        return next(typed, vocabulary, (cursor, tests) -> new BandParser(cursor, tests).when());
+    }
+
+    private interface Sentence {
+        ObjectNode read(Cursor cursor, TestParser tests) throws Mistake;
+    }
+
+    private static ObjectNode read(String typed, Vocabulary vocabulary, Sentence sentence) throws Mistake {
         Cursor cursor = new Cursor(typed);
-        TestParser parser = new TestParser(cursor, vocabulary);
+        ObjectNode read = sentence.read(cursor, new TestParser(cursor, vocabulary));
+        if (!cursor.atEnd()) {
+            throw cursor.stuck();
+        }
+        return read;
+    }
+
+    private static List<Expected> next(String typed, Vocabulary vocabulary, Sentence sentence) {
+        Cursor cursor = new Cursor(typed);
         try {
-            parser.test();
+            sentence.read(cursor, new TestParser(cursor, vocabulary));
         } catch (Mistake unfinished) {
             // What was typed so far need not be a whole criterion; what might come next has been gathered on the way.
         }

@@ -1,43 +1,59 @@
 package dipstick.core.wording;
 
 import dipstick.core.criteria.ComparedText;
+import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.Criterion;
 import dipstick.core.criteria.ListColumn;
 import dipstick.core.criteria.ListColumn.Figure;
 import dipstick.core.criteria.Selection;
 import dipstick.core.criteria.TermSet;
+import dipstick.core.criteria.Test;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
-/** The headings of what a list shows. */
+/** The headings of what the list of a set shows. */
 public final class ColumnWords {
-    private ColumnWords() {}
+    /** By the id of a criterion, what it is called where there is no room for its sentence. */
+    private final Map<String, String> shortNames = new LinkedHashMap<>();
 
-    /** In the order of the columns, each of its own: of two that would be called the same the later ones are numbered. */
-    public static List<String> of(List<ListColumn> columns) {
-        List<String> plain = columns.stream().map(ColumnWords::of).toList();
-        return IntStream.range(0, plain.size())
-                .mapToObj(at -> {
-                    String words = plain.get(at);
-                    long before =
-                            plain.subList(0, at).stream().filter(words::equals).count();
-                    return before == 0 || columns.get(at) instanceof ListColumn.Named
-                            ? words
-                            : words + " (" + (before + 1) + ")";
-                })
-                .toList();
+    private final List<ListColumn.OfCriterion> possible;
+
+    public ColumnWords(CriteriaSet set) {
+        this.possible = set.criteria().flatMap(ColumnWords::columnsOf).toList();
+        Map<String, Integer> times = new HashMap<>();
+        set.criteria()
+                .filter(criterion -> criterion.test() instanceof Test.Events)
+                .forEach(criterion -> {
+                    String name = shortName(criterion, ((Test.Events) criterion.test()).events());
+                    int time = times.merge(name, 1, Integer::sum);
+                    shortNames.put(criterion.id(), time == 1 ? name : name + " (" + time + ")");
+                });
     }
 
-    private static String of(ListColumn column) {
+    private static Stream<ListColumn.OfCriterion> columnsOf(Criterion criterion) {
+        return criterion.test() instanceof Test.Events test
+                ? Stream.of(Figure.values()).map(figure -> new ListColumn.OfCriterion(criterion, test, figure))
+                : Stream.of();
+    }
+
+    /** The columns that the criteria of the set can have. */
+    public List<ListColumn.OfCriterion> possible() {
+        return possible;
+    }
+
+    /** The name of a field; of a column of a criterion its heading, which no other has. */
+    public String of(ListColumn column) {
         return switch (column) {
             case ListColumn.Named(String name) -> name;
-            case ListColumn.OfCriterion(var criterion, var test, var figure) ->
-                shortName(criterion, test.events()) + ": " + words(figure);
+            case ListColumn.OfCriterion of -> shortNames.get(of.criterion().id()) + ": " + words(of.figure());
         };
     }
 
-    /** What a criterion is called where there is no room for its sentence: its label, else what it counts. */
+    /** Its label, else what it counts. */
     private static String shortName(Criterion criterion, Selection counted) {
         return criterion
                 .label()

@@ -1,5 +1,6 @@
 package dipstick.core.wording;
 
+import dipstick.core.criteria.Band;
 import dipstick.core.criteria.Count;
 import dipstick.core.criteria.Selection;
 import dipstick.core.criteria.Test;
@@ -14,6 +15,9 @@ import tools.jackson.databind.JsonNode;
 
 /** Prints tests as sentences that a person can read and change in place. */
 public final class SentencePrinter {
+    /** The band of whoever is in none before it. */
+    private static final Test EVERYBODY = new Test.All(List.of());
+
     private final Place place;
 
     /** Prints with the days of windows in brackets and dials filled in. */
@@ -36,8 +40,28 @@ public final class SentencePrinter {
         return new SentencePrinter(new Place(Optional.empty(), json, sharedNames)).print(test);
     }
 
+    /** The same of a band. */
+    public static Sentence undated(Band.When when, JsonNode json, Set<String> sharedNames) {
+        return new SentencePrinter(new Place(Optional.empty(), json, sharedNames)).print(when);
+    }
+
     public Sentence print(Test test) {
         return print(test, "", place);
+    }
+
+    /** When somebody is in a band. */
+    public Sentence print(Band.When when) {
+        return switch (when) {
+            case Band.When.NeverMet _ -> leaf("", Phrase.slot("never met", "", Control.OVERDUE));
+            case Band.When.Overdue(var by) ->
+                leaf(
+                        "",
+                        Phrase.plain("overdue by "),
+                        Phrase.slot(WindowWords.period(by, place.at("overdue").at("atLeast")), "", Control.OVERDUE),
+                        Phrase.plain(" or more" + place.days(asOf -> "due by " + DayWords.day(by.before(asOf)))));
+            case Band.When.Is(var test) ->
+                test.equals(EVERYBODY) ? leaf("", Phrase.plain("everybody else")) : print(test);
+        };
     }
 
     private static Sentence print(Test test, String at, Place place) {

@@ -3,7 +3,7 @@ package dipstick.core.wording;
 /**
  * A part of a sentence that can be changed in place.
  *
- * @param pointer the JSON it stands for, as a JSON Pointer from the criterion's test
+ * @param pointer the JSON it stands for, as a JSON Pointer from the criterion's test, or from a band's {@code when}
  * @param control what changes it
  */
 public record Slot(String pointer, Control control) {
@@ -28,6 +28,8 @@ public record Slot(String pointer, Control control) {
         /** A membership: which set, and which part of it. */
         MEMBER,
         /** A test of a roster: which one. */
-        ROSTER
+        ROSTER,
+        /** When somebody is in a band: by how much they are overdue. */
+        OVERDUE
     }
 }

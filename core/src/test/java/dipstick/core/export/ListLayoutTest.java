@@ -129,7 +129,7 @@ class ListLayoutTest {
                 .containsExactly(
                         new ShownColumn("family_name", false),
                         new ShownColumn("Blood pressure: latest", true),
-                        new ShownColumn("Blood pressure: latest (2)", true),
+                        new ShownColumn("Blood pressure (2): latest", true),
                         new ShownColumn("Contact or visit: how many", true),
                         new ShownColumn("Records: days since", true));
     }

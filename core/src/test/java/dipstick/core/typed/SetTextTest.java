@@ -46,7 +46,8 @@ class SetTextTest {
                {'id': 'h', 'unsure': 'meets', 'test': {'latest': {'terms': ['hc'], 'window': {'last': {'dial': 'every'}}},
                   'is': [{'field': 'value', 'in': [{'dial': 'n'}, 3], 'unit': {'dial': 'word'}}, {'field': 'id', 'in': ['E 1']}, {'field': 'person_id', 'missing': true}]}}]},
              'bands': [{'name': 'Never', 'when': {'overdue': 'never'}}, {'name': 'Late', 'when': {'overdue': {'atLeast': {'dial': 'every'}}}},
-                       {'name': 'Old', 'when': {'age': {'from': 80}}}],
+                       {'name': 'Old', 'when': {'age': {'from': 80}}},
+                       {'name': 'Late by 6 months', 'when': {'overdue': {'atLeast': 'P6M'}}}, {'name': 'Others', 'when': {'all': []}}],
              'show': ['phone', 'due_on', 'Frailty score', {'criterion': 'd', 'column': 'count'}, {'criterion': 'e', 'column': 'value'}],
              'order': [{'by': 'band'}, {'by': {'criterion': 'd', 'column': 'daysSince'}, 'descending': true}, {'by': 'birth date', 'descending': true}],
              'top': {'dial': 'count'}}""");

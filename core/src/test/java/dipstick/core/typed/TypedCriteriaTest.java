@@ -87,6 +87,24 @@ class TypedCriteriaTest {
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "never met | {'overdue': 'never'}",
+                "overdue never | {'overdue': 'never'}",
+                "overdue by 6 months or more (due by 23 May 2026) | {'overdue': {'atLeast': 'P6M'}}",
+                "Overdue by at least a year | {'overdue': {'atLeast': 'P1Y'}}",
+                "overdue by [every] | {'overdue': {'atLeast': {'dial': 'every'}}}",
+                "overdue | {'overdue': {'atLeast': 'P0D'}}",
+                "everybody else | {'all': []}",
+                "aged 75 or over | {'age': {'from': 75}}",
+            })
+    void what_is_typed_of_a_band_is_when_somebody_is_in_it(String typed, String when) throws Mistake {
+        assertThat(TypedCriteria.readBand(typed, WORDS)).isEqualTo(json(when));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
             value = {
                 "at least 2 visits or fittings in 2025 | 21 | 29 | “fittings” does not fit here. What could stand here: a kind of record",
                 "had a hearing chuck | 6 | 19 | No kind of record and no term set here is called “hearing chuck”.",

@@ -11,6 +11,7 @@ import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Level;
 import dipstick.core.evaluate.Level.Section;
 import dipstick.core.evaluate.Reading;
+import dipstick.core.wording.ColumnWords;
 import dipstick.core.wording.Phrase;
 import dipstick.core.wording.Sentence;
 import dipstick.core.wording.SentencePrinter;
@@ -31,7 +32,38 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
     /** @param document the set it is in; empty for the draft itself */
     record Finding(String document, String pointer, String message) {}
 
-    record Levels(int people, int deceased, List<CriterionLevel> criteria, Counts eligible, Counts has, Counts list) {}
+    /**
+     * @param bands in their order
+     * @param noBand those of the list who are in none; nothing where there are no bands
+     * @param columns those that criteria can have on the list
+     */
+    record Levels(
+            int people,
+            int deceased,
+            List<CriterionLevel> criteria,
+            Counts eligible,
+            Counts has,
+            Counts list,
+            List<BandLevel> bands,
+            Optional<Counts> noBand,
+            List<ColumnView> columns) {}
+
+    /** @param column as the document writes it, and {@code words} its heading on the list */
+    record ColumnView(String criterion, String column, String words) {
+        static List<ColumnView> all(CriteriaSet set) {
+            ColumnWords words = new ColumnWords(set);
+            return words.possible().stream()
+                    .map(one ->
+                            new ColumnView(one.criterion().id(), one.figure().word(), words.of(one)))
+                    .toList();
+        }
+    }
+
+    /**
+     * @param sentence when somebody is in it, and {@code typed} the same as it would be typed
+     * @param people those of the list who are in it and in none before it
+     */
+    record BandLevel(String name, SentenceView sentence, String typed, Counts people) {}
 
     record Counts(int yes, int unsure) {
         static Counts of(Answer answer) {
@@ -125,13 +157,17 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
                 evaluator,
                 reading,
                 doubts);
+        BandLevels bands = new BandLevels(evaluator, reading);
         Levels levels = new Levels(
                 reading.people().cardinality(),
                 reading.deceased(),
                 criteria,
                 Counts.of(reading.eligible()),
                 Counts.of(reading.eligibleAndHas()),
-                Counts.of(reading.list()));
+                Counts.of(reading.list()),
+                bands.each(document.path("bands"), sharedNames),
+                bands.withoutAny(),
+                ColumnView.all(set));
         return new BenchAnswer(reading.asOf().toString(), List.of(), Optional.of(levels));
     }
 

@@ -53,8 +53,16 @@ class BenchController {
             Optional<LocalDate> asOf,
             @NotNull Map<String, String> settings) {}
 
+    /**
+     * @param criterion of the parts that are of one
+     * @param band the name of the band, or nothing for those who are in none
+     */
     record WhoRequest(
-            @Valid @NotNull Draft draft, @NotNull Part part, Optional<String> criterion, Optional<String> after) {}
+            @Valid @NotNull Draft draft,
+            @NotNull Part part,
+            Optional<String> criterion,
+            Optional<String> band,
+            Optional<String> after) {}
 
     /** @param criterion its own answers, or the list's where there is none */
     record NearRequest(@Valid @NotNull Draft draft, Optional<String> criterion) {}
@@ -89,7 +97,7 @@ class BenchController {
         Evaluator evaluator = evaluator(request.draft());
         Reading reading = evaluator.read(valid(request.draft(), evaluator));
         audit.record(Act.PEOPLE_LISTED, request.part() + " of " + reading.set().id() + " as of " + evaluator.asOf());
-        return WhoPage.of(evaluator, reading, request.part(), request.criterion(), request.after());
+        return WhoPage.of(evaluator, reading, request.part(), request.criterion(), request.band(), request.after());
     }
 
     /** Whose answer changes within a month before or after, on which day and why. */

@@ -51,12 +51,19 @@ record WhoPage(int total, List<ShownColumn> show, Optional<Integer> top, List<Li
         /** Perhaps left after a criterion. */
         MAYBE_LEFT,
         /** Left, or perhaps left, before a criterion and not after it. */
-        FELL
+        FELL,
+        /** On the list, or to check, and in a band, or in none. */
+        IN_BAND
     }
 
     static WhoPage of(
-            Evaluator evaluator, Reading reading, Part part, Optional<String> criterion, Optional<String> after) {
-        BitSet people = people(reading, part, criterion);
+            Evaluator evaluator,
+            Reading reading,
+            Part part,
+            Optional<String> criterion,
+            Optional<String> band,
+            Optional<String> after) {
+        BitSet people = people(evaluator, reading, part, criterion, band);
         boolean explained =
                 (part == Part.TO_CHECK || part == Part.MAYBE_LEFT) && people.cardinality() <= MOST_EXPLAINED;
         ListLayout layout =
@@ -112,7 +119,8 @@ record WhoPage(int total, List<ShownColumn> show, Optional<Integer> top, List<Li
                 .toList();
     }
 
-    private static BitSet people(Reading reading, Part part, Optional<String> criterion) {
+    private static BitSet people(
+            Evaluator evaluator, Reading reading, Part part, Optional<String> criterion, Optional<String> band) {
         return switch (part) {
             case POPULATION -> reading.people();
             case ON_LIST -> reading.list().yes();
@@ -122,6 +130,7 @@ record WhoPage(int total, List<ShownColumn> show, Optional<Integer> top, List<Li
             case LEFT -> Fallen.left(reading, level(reading, criterion)).yes();
             case MAYBE_LEFT -> Fallen.left(reading, level(reading, criterion)).unsure();
             case FELL -> Fallen.at(reading, level(reading, criterion));
+            case IN_BAND -> BandLevels.peopleIn(evaluator, reading, band);
         };
     }
 

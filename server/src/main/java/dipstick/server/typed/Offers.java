@@ -53,8 +53,9 @@ final class Offers {
     }
 
     /** Names and values before the words of the language, each once. */
-    List<Offer> of(String typed) {
-        List<Expected> expected = TypedCriteria.next(typed, vocabulary);
+    List<Offer> of(String typed, boolean ofBand) {
+        List<Expected> expected =
+                ofBand ? TypedCriteria.nextOfBand(typed, vocabulary) : TypedCriteria.next(typed, vocabulary);
         Stream<Offer> names = expected.stream()
                 .filter(one -> one.what() != Expected.What.WORDS)
                 .flatMap(one -> offers(one, typed.substring(one.from())));

@@ -8,6 +8,7 @@ import dipstick.core.criteria.TermSet;
 import dipstick.core.criteria.Test;
 import dipstick.core.evaluate.Answer;
 import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.ListMember;
 import dipstick.core.typed.Mistake;
 import dipstick.core.typed.SetText;
 import dipstick.core.typed.SetTextReader;
@@ -25,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -57,13 +59,19 @@ class TypedController {
      * @param asOf today where it is absent
      * @param caret up to where suggestions look at what is typed, in characters
      * @param shouldHave whether it is typed to say what should be on record
+     * @param band whether it is typed to say when somebody is in a band
      */
     record Typed(
             @NotNull ObjectNode document,
             Optional<LocalDate> asOf,
             @NotNull @Size(max = LONGEST) String typed,
             int caret,
-            Optional<Boolean> shouldHave) {}
+            Optional<Boolean> shouldHave,
+            Optional<Boolean> band) {
+        boolean isOfBand() {
+            return band.orElse(false);
+        }
+    }
 
     /** @param from where it begins, and {@code to} where it ends, in characters of what was typed */
     record MistakeView(int from, int to, String message) {
@@ -84,7 +92,7 @@ class TypedController {
     /**
      * @param test as it would stand in the document; nothing where there is a mistake
      * @param sentence what it says with its windows' days
-     * @param alone whom it answers alone, over the living
+     * @param alone whom it answers alone, over the living; of a band, those of the list
      * @param meant what is taken instead unless who types insists
      */
     record TypedAnswer(
@@ -101,9 +109,11 @@ class TypedController {
         Vocabulary vocabulary = vocabulary(typed.document(), evaluator);
         int caret = Math.clamp(typed.caret(), 0, typed.typed().length());
         List<Offer> offers = new Offers(evaluator, vocabulary, termSets(typed.document(), evaluator))
-                .of(typed.typed().substring(0, caret));
+                .of(typed.typed().substring(0, caret), typed.isOfBand());
         try {
-            ObjectNode test = TypedCriteria.read(typed.typed(), vocabulary);
+            ObjectNode test = typed.isOfBand()
+                    ? TypedCriteria.readBand(typed.typed(), vocabulary)
+                    : TypedCriteria.read(typed.typed(), vocabulary);
             return tried(typed, test, evaluator, offers);
         } catch (Mistake mistake) {
             return refused(MistakeView.of(mistake), offers);
@@ -124,6 +134,9 @@ class TypedController {
     /** What is well said may still make no sense, such as ages that are turned round. */
     private TypedAnswer tried(Typed typed, ObjectNode test, Evaluator evaluator, List<Offer> offers) {
         try {
+            if (typed.isOfBand()) {
+                return ofBand(typed.document(), test, evaluator, offers);
+            }
             Tried said = tried(typed.document(), test, evaluator);
             return new TypedAnswer(
                     Optional.of(test),
@@ -142,6 +155,29 @@ class TypedController {
                     .orElse("");
             return refused(new MistakeView(0, typed.typed().length(), message), offers);
         }
+    }
+
+    private TypedAnswer ofBand(ObjectNode of, ObjectNode when, Evaluator evaluator, List<Offer> offers)
+            throws InvalidCriteria {
+        ObjectNode document = of.deepCopy();
+        document.remove(List.of("bands", "show", "order"));
+        document.withArray("bands").addObject().put("name", TRIED).set("when", when);
+        CriteriaSet set =
+                sets.readHere(document, Map.of(), evaluator.population().fields());
+        Map<ListMember.State, Long> people = evaluator.members(evaluator.read(set)).stream()
+                .filter(member -> member.band().isPresent())
+                .collect(Collectors.groupingBy(ListMember::state, Collectors.counting()));
+        return new TypedAnswer(
+                Optional.of(when),
+                new SentencePrinter(evaluator.asOf())
+                        .print(set.bands().getFirst().when())
+                        .text(),
+                Optional.of(new Alone(
+                        people.getOrDefault(ListMember.State.ON, 0L).intValue(),
+                        people.getOrDefault(ListMember.State.CHECK, 0L).intValue())),
+                Optional.empty(),
+                Optional.empty(),
+                offers);
     }
 
     private Optional<Meant> meant(ObjectNode document, ObjectNode test, Test said, Evaluator evaluator)

@@ -64,6 +64,36 @@ class WhoTest {
         }
     }
 
+        @Test
+    void the_numbers_of_each_band_open_to_their_people_with_those_in_none() throws Exception {
+        String draft = DRAFT.replace(
+                "\"shouldHave\"",
+                "\"bands\": [{\"name\": \"Old\", \"when\": {\"age\": {\"from\": 80}}},"
+                        + " {\"name\": \"Seen long ago\", \"when\": {\"age\": {\"from\": 60}}}], \"shouldHave\"");
+        JsonNode answer = coordinator.post("/api/bench", draft).json().get("levels");
+        int listed = answer.at("/list/yes").asInt() + answer.at("/list/unsure").asInt();
+        int inBands = 0;
+        for (JsonNode band : answer.get("bands")) {
+            assertThat(band.get("sentence").toString()).contains("aged");
+            inBands += opens(draft, ", \"band\": \"" + band.get("name").asString() + "\"", band.get("people"));
+        }
+        int inNone = opens(draft, "", answer.get("noBand"));
+        assertThat(inBands).isPositive();
+        assertThat(inBands + inNone).isEqualTo(listed);
+        assertThat(levels.has("noBand")).as("without bands").isFalse();
+    }
+
+    private static int opens(String draft, String band, JsonNode counts) throws Exception {
+        int people = coordinator
+                .post("/api/bench/who", "{\"draft\": " + draft + ", \"part\": \"IN_BAND\"" + band + "}")
+                .json()
+                .get("total")
+                .asInt();
+        assertThat(people)
+                .isEqualTo(counts.get("yes").asInt() + counts.get("unsure").asInt());
+        return people;
+    }
+
     @Test
     void near_the_line_are_those_whose_answer_changes_with_day_and_reason() throws Exception {
         String draft = DRAFT.replace("who-", "near-");

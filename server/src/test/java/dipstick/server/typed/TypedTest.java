@@ -106,6 +106,18 @@ class TypedTest {
                 .isFalse();
     }
 
+        @Test
+    void what_is_typed_of_a_band_says_how_many_of_the_list_are_in_it() throws Exception {
+        JsonNode answer = typed("aged 18 or over", ", \"band\": true");
+        assertThat(answer.get("sentence").asString()).isEqualTo("aged 18 or over");
+        assertThat(answer.at("/alone/unsure").asInt()).isPositive();
+        JsonNode late = typed("overdue by 6 months", ", \"band\": true");
+        assertThat(late.get("test").toString()).isEqualTo("{\"overdue\":{\"atLeast\":\"P6M\"}}");
+        assertThat(late.at("/alone/yes").asInt()).as("nothing is asked for").isZero();
+        assertThat(typed("overdue by 6 months").has("mistake")).isTrue();
+        assertThat(typed("overdue b", ", \"band\": true").get("offers").toString()).contains("overdue by");
+    }
+
     @Test
     void a_set_goes_out_as_text_and_comes_back() throws Exception {
         JsonNode shown = coordinator

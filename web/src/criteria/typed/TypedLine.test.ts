@@ -13,7 +13,8 @@ beforeEach(() => {
   vi.stubGlobal('fetch', (_path: string, options: RequestInit) => {
     const body = JSON.parse(options.body as string) as Asked
     asked.push(body)
-    return Promise.resolve(new Response(JSON.stringify(answer(body))))
+    const whole = { readings: [], mended: [], understood: '', ...answer(body) }
+    return Promise.resolve(new Response(JSON.stringify(whole)))
   })
 })
 afterEach(() => {
@@ -44,7 +45,50 @@ const FITS = {
   offers: [],
 }
 
+function said(from: number, yes: number) {
+  const words = `aged ${from} or over`
+  return { test: { age: { from } }, words, sentence: words, alone: { yes, unsure: 0 } }
+}
+
 describe('a typed criterion', () => {
+  it('that may mean two things is none until one is chosen', async () => {
+    answer = () => ({ sentence: '', offers: [], readings: [said(65, 9), said(66, 8)] })
+    const { line, input, type, press } = typing()
+    await type('over 65')
+    expect(line.find('[role=status]').text()).toContain('This may mean two things')
+    expect(line.findAll('[role=option]').map((one) => one.text())).toEqual([
+      'aged 65 or over9',
+      'aged 66 or over8',
+    ])
+    await press('Enter')
+    expect(line.emitted('add')).toBeUndefined()
+    await press('ArrowDown')
+    await press('ArrowDown')
+    await press('Enter')
+    expect(line.emitted('add')).toEqual([[{ age: { from: 66 } }, [], 'over 65']])
+    expect(input.element.value).toBe('')
+  })
+
+  it('that is not understood says what was, and offers what may be meant, with its term set', async () => {
+    const termSet = { id: 'hba', name: 'hba', members: [{ code: 'H' }] }
+    answer = () => ({
+      sentence: '',
+      offers: [],
+      mistake: { from: 0, to: 3, message: 'No kind.' },
+      understood: 'aged 65 or over',
+      mended: [{ ...said(65, 9), termSet }],
+    })
+    const { line, type, press } = typing()
+    await type('hba over 65')
+    expect(line.find('[role=status]').text()).toContain('Understood so far: aged 65 or over.')
+    expect(line.find('[role=option]').text()).toContain('new term set of 1 on record')
+    await press('Enter')
+    expect(line.emitted('add')).toBeUndefined()
+    await press('ArrowDown')
+    await press('Enter')
+    expect(line.emitted('add')).toEqual([[{ age: { from: 65 } }, [termSet], 'hba over 65']])
+  })
+
   it('is added by Enter once it fits', async () => {
     answer = () => FITS
     const { line, input, type, press } = typing()

@@ -2,7 +2,7 @@
 import { count } from '@/stick'
 import { computed, nextTick, ref, shallowRef, useId, useTemplateRef } from 'vue'
 import type { CriteriaDocument, JsonObject, TermSet } from '../document'
-import { sortOf, take, termSetOf, withTermSets, type Offer } from './offers'
+import { sortOf, take, termSetOf, withTermSets, type Offer, type Said } from './offers'
 import { useTyped } from './useTyped'
 
 /** A criterion typed in the words that sentences print, with suggestions from the records. */
@@ -51,14 +51,22 @@ const unfinished = computed(() => {
   const goesOn = (answer.value?.offers.length ?? 0) > 0
   return mistake.value !== undefined && (goesOn ? mistake.value.to : mistake.value.from) >= end
 })
+/** What it may mean where that is several things, or what may be taken instead where it is not understood. */
+const saids = computed<readonly Said[]>(() => {
+  const read = answer.value
+  if (!open.value || !read || !text.value.trim() || answered.value !== text.value) {
+    return []
+  }
+  return read.readings.length ? read.readings : unfinished.value ? [] : read.mended
+})
 const fits = computed(() => (text.value.trim() ? answer.value?.test : undefined))
 /** What is taken instead of a lack, unless who types insists. */
 const meant = computed(() => (fits.value ? answer.value?.meant : undefined))
 /** What Enter takes of the suggestions: the one that was chosen, or the only one where nothing else can be read. */
 const taken = computed(
   () =>
-    offers.value[active.value] ??
-    (!fits.value && offers.value.length === 1 ? offers.value[0] : undefined),
+    offers.value[active.value - saids.value.length] ??
+    (!fits.value && !saids.value.length && offers.value.length === 1 ? offers.value[0] : undefined),
 )
 
 let reading = Promise.resolve()
@@ -95,13 +103,24 @@ async function enter() {
   if (answered.value !== text.value) {
     return
   }
-  if (taken.value) {
+  const said = saids.value[active.value]
+  if (said) {
+    takeSaid(said)
+  } else if (taken.value) {
     await choose(taken.value)
   } else if (meant.value) {
     add(meant.value.test as JsonObject, meant.value.words)
   } else if (fits.value) {
     add(fits.value as JsonObject, text.value.trim())
   }
+}
+
+/** Adds one of the things that it may mean, with the term set that was gathered for it. */
+function takeSaid(said: Said) {
+  if (said.termSet) {
+    made.value = [...made.value, said.termSet as TermSet]
+  }
+    add(said.test as JsonObject, text.value.trim())
 }
 
 /** Adds what is typed as it stands. */
@@ -125,7 +144,7 @@ function step(by: 1 | -1) {
     onInput()
     return
   }
-  const all = offers.value.length
+  const all = saids.value.length + offers.value.length
   if (all) {
     active.value = (active.value + by + all + (active.value < 0 && by < 0 ? 1 : 0)) % all
   }
@@ -162,7 +181,7 @@ defineExpose({ focus: () => input.value?.focus() })
       spellcheck="false"
       aria-autocomplete="list"
       :aria-label="label"
-      :aria-expanded="offers.length > 0"
+      :aria-expanded="offers.length + saids.length > 0"
       :aria-controls="list"
       :aria-activedescendant="active >= 0 ? `${list}-${active}` : undefined"
       :aria-invalid="mistake && !unfinished ? true : undefined"
@@ -186,10 +205,21 @@ defineExpose({ focus: () => input.value?.focus() })
           >{{ text.slice(mistake.to) }}
         </p>
         <p :class="unfinished ? 'quiet' : 'wrong'">{{ mistake.message }}</p>
-        <p v-if="offers.length > 1 && !taken" class="quiet">
+        <p v-if="!unfinished && answer?.understood" class="quiet">
+          Understood so far: {{ answer.understood }}.
+        </p>
+        <p v-if="saids.length" class="quiet">
+          Did you mean one of these? <kbd>↓</kbd> and <kbd>Enter</kbd>
+          {{ start ? 'take' : 'add' }} it.
+        </p>
+        <p v-else-if="offers.length > 1 && !taken" class="quiet">
           <kbd>↓</kbd> and <kbd>Enter</kbd> choose one of these.
         </p>
       </template>
+      <p v-else-if="answer?.readings.length">
+        This may mean {{ answer.readings.length === 2 ? 'two' : 'several' }} things;
+        <kbd>↓</kbd> and <kbd>Enter</kbd> {{ start ? 'take' : 'add' }} the one that you mean.
+      </p>
       <p v-else-if="answer?.meant">
         What should be on record is named here, so <kbd>Enter</kbd>
         {{ start ? 'changes it to' : 'adds' }}: <strong>{{ answer.meant.sentence }}</strong>; those
@@ -209,13 +239,33 @@ defineExpose({ focus: () => input.value?.focus() })
         >.
       </p>
     </div>
-    <ul v-show="offers.length" :id="list" role="listbox" :aria-label="`Suggestions for: ${label}`">
+    <ul
+      v-show="offers.length + saids.length"
+      :id="list"
+      role="listbox"
+      :aria-label="`Suggestions for: ${label}`"
+    >
       <li
-        v-for="(offer, i) in offers"
+        v-for="(said, i) in saids"
         :id="`${list}-${i}`"
-        :key="`${offer.what} ${offer.words} ${offer.says}`"
+        :key="`said ${said.words}`"
         role="option"
         :aria-selected="i === active"
+        @mousedown.prevent="takeSaid(said)"
+      >
+        <span>{{ said.sentence }}</span>
+        <span v-if="said.termSet" class="quiet">
+          new term set of
+          {{ count((said.termSet as TermSet).members.length) }} on record
+        </span>
+        <span class="quiet number">{{ count(said.alone.yes) }}</span>
+      </li>
+      <li
+        v-for="(offer, i) in offers"
+        :id="`${list}-${i + saids.length}`"
+        :key="`${offer.what} ${offer.words} ${offer.says}`"
+        role="option"
+        :aria-selected="i + saids.length === active"
         @mousedown.prevent="choose(offer)"
       >
         <span>{{ offer.words }}</span>

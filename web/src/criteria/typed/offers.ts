@@ -11,6 +11,8 @@ import {
 import { withMember } from '../termsets/members'
 
 export type Offer = Schemas['Offer']
+/** Something that what is typed may mean. */
+export type Said = Schemas['Said']
 
 export interface Typing {
   text: string

@@ -105,7 +105,7 @@ final class FieldTestParser {
 
     private ObjectNode condition(Field field, What value, Within within) throws Mistake {
         ObjectNode test = JSON.objectNode().put("field", field.name());
-        if (cursor.take("is blank")) {
+        if (cursor.take("is blank") || cursor.skip("is missing") || cursor.skip("is empty")) {
             return test.put("missing", true);
         }
         if (cursor.take("is on record")) {

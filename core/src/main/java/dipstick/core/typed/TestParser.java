@@ -170,6 +170,12 @@ final class TestParser {
         }
         cursor.need("had");
         counted(sequence, "expect", false);
+        if (cursor.take("on or after it")) {
+            return sequence.put("within", "P150Y");
+        }
+        if (cursor.take("after it")) {
+            return sequence.put("notBefore", "P1D").put("within", "P150Y");
+        }
         cursor.need("within");
         JsonNode first = values.period();
         if (cursor.take("to")) {
@@ -197,7 +203,7 @@ final class TestParser {
         if (never && count.isEmpty()) {
             count = Optional.of(JSON.objectNode().put("none", true));
         }
-        if (test.has("of")) {
+        if (test.has("of") || test.has("all")) {
             return;
         }
         ObjectNode selection = selections.selection();
@@ -236,7 +242,22 @@ final class TestParser {
             return Optional.of(count.set("atMost", values.number()));
         }
         if (cursor.take("exactly")) {
-            return Optional.of(count.set("exactly", values.number()));
+            JsonNode number = values.number();
+            if (number.isInt() && cursor.take("of these")) {
+                ArrayNode parts = parts();
+                test.set(
+                        "all",
+                        JSON.arrayNode()
+                                .add(JSON.objectNode().set("atLeast", number).set("of", parts))
+                                .add(JSON.objectNode()
+                                        .set(
+                                                "not",
+                                                JSON.objectNode()
+                                                        .put("atLeast", number.intValue() + 1)
+                                                        .set("of", parts.deepCopy()))));
+                return Optional.empty();
+            }
+            return Optional.of(count.set("exactly", number));
         }
         if (values.isNumber()) {
             JsonNode number = values.number();

@@ -1,6 +1,10 @@
 package dipstick.core.typed;
 
+import dipstick.core.typed.plain.Lines;
+import dipstick.core.typed.plain.Mends;
 import java.util.List;
+import java.util.function.Predicate;
+import java.util.regex.Pattern;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -8,6 +12,12 @@ import tools.jackson.databind.node.ObjectNode;
  * {@link dipstick.core.wording.SentencePrinter} prints reads back as the same test.
  */
 public final class TypedCriteria {
+    private static final Pattern RECORDED =
+            Pattern.compile("(?i)\\brecorded (?=in |since |between |from |up to |today|yesterday|at any )");
+
+    /** Longer lines are read only in the words of the sheet. */
+    private static final int LONGEST_SAID = 400;
+
     private TypedCriteria() {}
 
     /**
@@ -16,6 +26,54 @@ public final class TypedCriteria {
      */
     public static ObjectNode read(String typed, Vocabulary vocabulary) throws Mistake {
         return read(typed, vocabulary, (_, tests) -> tests.test());
+    }
+
+    /**
+     * What a line may mean, in the words that sentences print: itself where it can be read, else all that people may mean who
+     * say it so; nothing where it is not understood.
+     */
+    public static List<String> meanings(String typed, Vocabulary vocabulary) {
+        return meanings(typed, vocabulary, line -> isRead(() -> read(line, vocabulary)));
+    }
+
+    /** The same of a band. */
+    public static List<String> meaningsOfBand(String typed, Vocabulary vocabulary) {
+        return meanings(typed, vocabulary, line -> isRead(() -> readBand(line, vocabulary)));
+    }
+
+    private static List<String> meanings(String typed, Vocabulary vocabulary, Predicate<String> isRead) {
+        if (!isRead.test(typed)) {
+            if (typed.length() > LONGEST_SAID) {
+                return List.of();
+            }
+            return new Lines(vocabulary, isRead).meanings(typed);
+        }
+        // “Recorded in the last week” may mean when it was entered, or when it happened.
+        String happened = RECORDED.matcher(typed).replaceFirst("");
+        return happened.equals(typed) || !isRead.test(happened) ? List.of(typed) : List.of(typed, happened);
+    }
+
+    /** The runs of words in a line that are neither names nor words of the language, as they were typed. */
+    public static List<String> unknown(String typed, Vocabulary vocabulary) {
+        return new Lines(vocabulary, line -> isRead(() -> read(line, vocabulary))).unknown(typed);
+    }
+
+    /** What is offered instead of a line that is not understood. */
+    public static Mends mends(String typed, Vocabulary vocabulary) {
+        return Mends.of(typed, new Lines(vocabulary, line -> isRead(() -> read(line, vocabulary))));
+    }
+
+    private interface Reading {
+        ObjectNode read() throws Mistake;
+    }
+
+    private static boolean isRead(Reading reading) {
+        try {
+            reading.read();
+            return true;
+        } catch (Mistake notUnderstood) {
+            return false;
+        }
     }
 
     /**

@@ -78,6 +78,16 @@ final class ValueParser {
                 : JSON.numberNode(value);
     }
 
+    /** Whether a stretch of time with its amount stands here, or a dial. */
+    boolean isPeriod() {
+        int mark = cursor.mark();
+        boolean amount = cursor.peek().matches("\\d+");
+        cursor.pass(1);
+        boolean period = amount && UNITS.containsKey(cursor.peek());
+        cursor.back(mark);
+        return period || cursor.isKind(Token.Kind.DIAL);
+    }
+
     /** A stretch of time, as an ISO 8601 period. */
     JsonNode period() throws Mistake {
         Optional<JsonNode> dial = dial(Dial.Type.PERIOD);
@@ -86,6 +96,7 @@ final class ValueParser {
         }
         String amount = cursor.peek().matches("\\d+") ? cursor.peek() : "12";
         List.of("months", "years", "weeks", "days").forEach(unit -> cursor.expect(amount + " " + unit, What.PERIOD));
+        cursor.skip("a");
         if (UNITS.containsKey(cursor.peek())) {
             String unit = UNITS.get(cursor.peek());
             cursor.pass(1);

@@ -6,6 +6,7 @@ import dipstick.core.records.RecordFields;
 import dipstick.core.text.NormalText;
 import dipstick.core.wording.SelectionWords;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -18,6 +19,7 @@ import tools.jackson.databind.JsonNode;
  * @param kinds the kinds on record, as they are written there
  * @param sets the other sets
  * @param kindsLikeTermSets kinds that the document uses and that have the name of a term set, as they are written
+ * @param onRecord what the records hold; nothing where they are not looked at
  */
 public record Vocabulary(
         RecordFields fields,
@@ -26,7 +28,8 @@ public record Vocabulary(
         List<Named> rosters,
         List<Named> sets,
         List<DialName> dials,
-        Set<String> kindsLikeTermSets) {
+        Set<String> kindsLikeTermSets,
+        Optional<OnRecord> onRecord) {
     public Vocabulary {
         kinds = List.copyOf(kinds);
         termSets = List.copyOf(termSets);
@@ -57,7 +60,13 @@ public record Vocabulary(
                 named(document.path("rosters")),
                 sets,
                 document.path("dials").valueStream().flatMap(Vocabulary::dial).toList(),
-                kindsLikeTermSets(document));
+                kindsLikeTermSets(document),
+                Optional.empty());
+    }
+
+    /** The same with what the records hold, so that it may be named without saying what it is. */
+    public Vocabulary with(OnRecord found) {
+        return new Vocabulary(fields, kinds, termSets, rosters, sets, dials, kindsLikeTermSets, Optional.of(found));
     }
 
     static List<Named> named(JsonNode list) {

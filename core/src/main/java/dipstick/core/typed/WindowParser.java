@@ -2,6 +2,7 @@ package dipstick.core.typed;
 
 import static dipstick.core.typed.ValueParser.JSON;
 
+import dipstick.core.time.CalendarPeriod;
 import dipstick.core.typed.Expected.What;
 import java.util.List;
 import java.util.Optional;
@@ -11,6 +12,9 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Reads windows and ages (criteria.md section 2). */
 final class WindowParser {
+    private static final long LONGEST_MONTH = 31;
+    private static final long SHORTEST_MONTH = 28;
+
     private static final List<String> AGE_UNITS = List.of("years", "months", "weeks", "days");
 
     private final Cursor cursor;
@@ -50,6 +54,12 @@ final class WindowParser {
         if (cursor.take("in the next") || cursor.skip("within the next")) {
             return Optional.of(window.set("next", values.period()));
         }
+        if (cursor.take("today")) {
+            return Optional.of(window.put("last", "P0D"));
+        }
+        if (cursor.take("yesterday")) {
+            return Optional.of(window.set("ago", JSON.arrayNode().add("P1D").add("P1D")));
+        }
         if (cursor.take("at any time, past or ahead")) {
             return Optional.of(window.put("any", true));
         }
@@ -67,9 +77,37 @@ final class WindowParser {
             cursor.need("and");
             JsonNode to = values.period();
             cursor.need("ago");
-            return Optional.of(window.set("ago", JSON.arrayNode().add(from).add(to)));
+            boolean turned = isShorter(from, to);
+            return Optional.of(
+                    window.set("ago", JSON.arrayNode().add(turned ? to : from).add(turned ? from : to)));
         }
-        return dates().map(ends -> window.set("dates", ends));
+        Optional<ObjectNode> longAgo = longAgo();
+        return longAgo.isPresent() ? longAgo : dates().map(ends -> window.set("dates", ends));
+    }
+
+    /** Of two periods that no dial stands for: whether it is from every day. */
+    private static boolean isShorter(JsonNode one, JsonNode other) {
+        return one.isString() && other.isString() && days(one, LONGEST_MONTH) < days(other, SHORTEST_MONTH);
+    }
+
+    private static long days(JsonNode period, long ofMonth) {
+        return CalendarPeriod.parse(period.stringValue())
+                .map(parsed -> parsed.months() * ofMonth + parsed.days())
+                .orElse(0L);
+    }
+
+    /** "6 months or more ago". */
+    private Optional<ObjectNode> longAgo() throws Mistake {
+        int mark = cursor.mark();
+        if (values.isPeriod()) {
+            JsonNode period = values.period();
+            if (cursor.take("or more ago")) {
+                return Optional.of(JSON.objectNode()
+                        .set("ago", JSON.arrayNode().add("P150Y").add(period)));
+            }
+        }
+        cursor.back(mark);
+        return Optional.empty();
     }
 
     private String startOf() throws Mistake {

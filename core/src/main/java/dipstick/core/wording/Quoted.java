@@ -12,11 +12,11 @@ public final class Quoted {
     /** Words that the sentences themselves are made of; a text that has one of them is quoted. */
     private static final Set<String> RESERVED =
             Set.of(("a above active after age aged ages ago all an and any are as at below "
-                            + "between blank by codes contain contains date days different each earliest eligible end ever every exactly "
-                            + "falls for from had has have if in is kind last latest least list more most month months never next no "
+                            + "between blank by codes contain contains date days different each earliest eligible empty end ever every exactly "
+                            + "falls for from had has have if in is kind last latest least list missing more most month months never next no "
                             + "none not of off on or over past per quarter record recorded records roster set should since so start "
                             + "starts term than that the there these this through time to today under up value week weeks whose "
-                            + "with within year years yes problem problems result results procedure procedures vaccination "
+                            + "with within year years yes yesterday problem problems result results procedure procedures vaccination "
                             + "vaccinations visit visits appointment appointments document documents medication medications "
                             + "contact contacts")
                     .split(" "));

@@ -66,6 +66,8 @@ public final class SentencePrinter {
 
     private static Sentence print(Test test, String at, Place place) {
         return switch (test) {
+            case Test.All(var of)
+            when exactly(of).isPresent() -> exactly(of).orElseThrow().printed(at, place);
             case Test.All all -> group(at, "all", "all of these", all.of(), place);
             case Test.Any any -> group(at, "any", "any of these", any.of(), place);
             case Test.AtLeast some ->
@@ -112,6 +114,38 @@ public final class SentencePrinter {
                                 at,
                                 Control.ROSTER));
         };
+    }
+
+    /** "At least n, and not n and one more, of these" is exactly n of them. */
+    private static Optional<Exactly> exactly(List<Test> of) {
+        return of.size() == 2
+                        && of.getFirst() instanceof Test.AtLeast(int count, var these)
+                        && of.getLast() instanceof Test.Not(Test.AtLeast(int more, var same))
+                        && more == count + 1
+                        && same.equals(these)
+                ? Optional.of(new Exactly(count, these))
+                : Optional.empty();
+    }
+
+    /** What cannot be changed word by word, since it stands in the document twice. */
+    private record Exactly(int count, List<Test> of) {
+        Sentence printed(String at, Place place) {
+            Place these = place.at("all").at(0).at("of");
+            List<Sentence> parts = new ArrayList<>();
+            for (int i = 0; i < of.size(); i++) {
+                parts.add(fixed(print(of.get(i), at + "/all/0/of/" + i, these.at(i))));
+            }
+            return new Sentence(at, List.of(Phrase.plain("exactly " + count + " of these")), parts);
+        }
+
+        private static Sentence fixed(Sentence sentence) {
+            return new Sentence(
+                    sentence.pointer(),
+                    sentence.phrases().stream()
+                            .map(phrase -> Phrase.plain(phrase.text()))
+                            .toList(),
+                    sentence.parts().stream().map(Exactly::fixed).toList());
+        }
     }
 
     private static Sentence group(String at, String key, String words, List<Test> of, Place place) {
@@ -181,6 +215,15 @@ public final class SentencePrinter {
             phrases.add(Phrase.slot(
                     WindowWords.of(test.expect().window(), expect.at("window")), at + "/expect", Control.WINDOW));
             phrases.add(Phrase.plain(" "));
+        }
+        if (test.within().equals(WindowWords.LONG_AGO) && !place.at("within").holdsDial()) {
+            phrases.add(Phrase.slot(
+                    test.notBefore().equals(WindowWords.ONE_DAY)
+                            ? "after it"
+                            : from.isEmpty() ? "on or after it" : "within " + from + "150 years",
+                    at,
+                    Control.SEQUENCE));
+            return new Sentence(at, phrases, List.of());
         }
         phrases.add(Phrase.slot(
                 "within " + from + WindowWords.period(test.within(), place.at("within")), at, Control.SEQUENCE));

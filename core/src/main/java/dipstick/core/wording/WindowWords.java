@@ -8,6 +8,12 @@ import dipstick.core.time.Window;
 
 /** Windows and ages in words, with the days they come to. */
 final class WindowWords {
+    /** Further back than any record of somebody who lives. */
+    static final CalendarPeriod LONG_AGO = CalendarPeriod.parse("P150Y").orElseThrow();
+
+    static final CalendarPeriod ONE_DAY = CalendarPeriod.parse("P1D").orElseThrow();
+    private static final CalendarPeriod NO_TIME = CalendarPeriod.parse("P0D").orElseThrow();
+
     private WindowWords() {}
 
     /** The window, and its days in brackets where the words do not name them. */
@@ -15,8 +21,20 @@ final class WindowWords {
         return switch (window) {
             case Window.Ever _ -> "at any time" + place.days(asOf -> "up to " + DayWords.day(asOf));
             case Window.AnyDay _ -> "at any time, past or ahead";
+            case Window.Last(var period)
+            when period.equals(NO_TIME) && !place.at("last").holdsDial() -> "today" + place.days(DayWords::day);
+            case Window.Ago(var from, var to)
+            when from.equals(ONE_DAY)
+                    && to.equals(ONE_DAY)
+                    && !place.at("ago").at(0).holdsDial()
+                    && !place.at("ago").at(1).holdsDial() ->
+                "yesterday" + place.days(asOf -> DayWords.day(asOf.minusDays(1)));
             case Window.Last(var period) -> "in the last " + period(period, place.at("last")) + days(window, place);
             case Window.Next(var period) -> "in the next " + period(period, place.at("next")) + days(window, place);
+            case Window.Ago(var from, var to)
+            when from.equals(LONG_AGO) && !place.at("ago").at(0).holdsDial() ->
+                period(to, place.at("ago").at(1)) + " or more ago"
+                        + place.days(asOf -> "up to " + DayWords.day(to.before(asOf)));
             case Window.Ago(var from, var to) ->
                 "between " + period(from, place.at("ago").at(0)) + " and "
                         + period(to, place.at("ago").at(1)) + " ago" + days(window, place);

@@ -78,6 +78,14 @@ class TypedCriteriaTest {
                 "in the roster “No letters, please” | {'roster': 'r'}",
                 "any of these (aged 5 or under; not so that (sex is female); all of these ())"
                         + " | {'any': [{'age': {'through': 5}}, {'not': {'field': 'sex', 'in': ['female']}}, {'all': []}]}",
+                "visit 6 months or more ago (up to 23 May 2026) | {'events': {'kinds': ['visit'], 'window': {'ago': ['P150Y', 'P6M']}}}",
+                "exactly 1 of these (phone is blank; email is blank) | {'all': ["
+                        + "{'atLeast': 1, 'of': [{'field': 'phone', 'missing': true}, {'field': 'email', 'missing': true}]},"
+                        + "{'not': {'atLeast': 2, 'of': [{'field': 'phone', 'missing': true}, {'field': 'email', 'missing': true}]}}]}",
+                "after any visit had a contact on or after it"
+                        + " | {'after': {'kinds': ['visit']}, 'pick': 'any', 'expect': {'kinds': ['contact']}, 'within': 'P150Y'}",
+                "after the latest visit had no contact after it"
+                        + " | {'after': {'kinds': ['visit']}, 'expect': {'kinds': ['contact']}, 'count': {'none': true}, 'notBefore': 'P1D', 'within': 'P150Y'}",
                 "at least 2 of these (phone is blank; email is blank) | {'atLeast': 2, 'of': [{'field': 'phone', 'missing': true}, {'field': 'email', 'missing': true}]}",
             })
     void what_is_typed_is_the_test(String typed, String test) throws Mistake {

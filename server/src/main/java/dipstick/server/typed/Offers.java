@@ -26,8 +26,6 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.JsonNodeFactory;
-import tools.jackson.databind.node.ObjectNode;
 
 /** What may be typed next, with how often it is on record. */
 final class Offers {
@@ -142,12 +140,13 @@ final class Offers {
                                 one.what(),
                                 says(term.term()),
                                 Optional.of(term.records()),
-                                List.of(member(term.term())))));
+                                List.of(Gathering.member(term.term())))));
     }
 
     private Offer together(Expected one, String typed, int found, List<FoundTerm> shown) {
         String name = typed.strip();
-        List<JsonNode> members = shown.stream().map(term -> member(term.term())).toList();
+        List<JsonNode> members =
+                shown.stream().map(term -> Gathering.member(term.term())).toList();
         String many = found > shown.size() ? "the " + shown.size() + " most frequent" : "all " + shown.size();
         TermSet set = new TermSet(
                 "", name, shown.stream().map(term -> named(term.term())).toList());
@@ -160,7 +159,7 @@ final class Offers {
                 members);
     }
 
-    /** The same as {@link #member}, to be evaluated. */
+    /** The same as {@link Gathering#member}, to be evaluated. */
     private static TermSet.Member named(Term term) {
         String text = NormalText.of(term.term());
         return switch (term.sort()) {
@@ -178,21 +177,6 @@ final class Offers {
             case TEXT -> "wording";
             case KEYWORD -> "keyword";
         };
-    }
-
-    private static JsonNode member(Term term) {
-        ObjectNode member = JsonNodeFactory.instance.objectNode();
-        switch (term.sort()) {
-            case CODE -> {
-                member.put("code", term.term());
-                if (!term.system().isEmpty()) {
-                    member.put("system", term.system());
-                }
-            }
-            case TEXT -> member.put("text", term.term());
-            case KEYWORD -> member.put("keyword", term.term());
-        }
-        return member;
     }
 
     private Stream<Offer> personValues(Expected one, String begun) {

@@ -10,10 +10,12 @@ import dipstick.core.evaluate.Answer;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.ListMember;
 import dipstick.core.typed.Mistake;
+import dipstick.core.typed.OnRecord;
 import dipstick.core.typed.SetText;
 import dipstick.core.typed.SetTextReader;
 import dipstick.core.typed.TypedCriteria;
 import dipstick.core.typed.Vocabulary;
+import dipstick.core.typed.plain.Mends;
 import dipstick.core.wording.SentencePrinter;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
@@ -22,6 +24,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,6 +45,12 @@ import tools.jackson.databind.node.ObjectNode;
 class TypedController {
     /** Longer than any set that a person writes. */
     private static final int LONGEST = 1_000_000;
+
+    /** Longer lines than people type are read, and no other way of saying them is looked for. */
+    private static final int LONGEST_LINE = 400;
+
+    /** A day in figures is read as Dipstick writes days: 03/04/1961 is in April. What was read is said in full. */
+    private static final boolean DAY_FIRST = true;
 
     /** The id of the criterion that is tried out in the document it is typed for. */
     private static final String TRIED = "typed criterion";
@@ -94,6 +103,9 @@ class TypedController {
      * @param sentence what it says with its windows' days
      * @param alone whom it answers alone, over the living; of a band, those of the list
      * @param meant what is taken instead unless who types insists
+     * @param readings where it may mean several things, all of them; then there is no test
+     * @param mended where it is not understood, lines that are, to be taken instead
+     * @param understood what its beginning means; empty where that says nothing
      */
     record TypedAnswer(
             Optional<JsonNode> test,
@@ -101,7 +113,17 @@ class TypedController {
             Optional<Alone> alone,
             Optional<Meant> meant,
             Optional<MistakeView> mistake,
-            List<Offer> offers) {}
+            List<Offer> offers,
+            List<Said> readings,
+            List<Said> mended,
+            String understood) {}
+
+    /**
+     * What something may mean that was typed.
+     *
+     * @param termSet the one that would have to be made for it first
+     */
+    record Said(JsonNode test, String words, String sentence, Alone alone, Optional<JsonNode> termSet) {}
 
     @PostMapping("/typed")
     TypedAnswer typed(@Valid @RequestBody Typed typed) {
@@ -110,14 +132,96 @@ class TypedController {
         int caret = Math.clamp(typed.caret(), 0, typed.typed().length());
         List<Offer> offers = new Offers(evaluator, vocabulary, termSets(typed.document(), evaluator))
                 .of(typed.typed().substring(0, caret), typed.isOfBand());
-        try {
-            ObjectNode test = typed.isOfBand()
-                    ? TypedCriteria.readBand(typed.typed(), vocabulary)
-                    : TypedCriteria.read(typed.typed(), vocabulary);
-            return tried(typed, test, evaluator, offers);
-        } catch (Mistake mistake) {
-            return refused(MistakeView.of(mistake), offers);
+        List<String> meanings = typed.isOfBand()
+                ? TypedCriteria.meaningsOfBand(typed.typed(), vocabulary)
+                : TypedCriteria.meanings(typed.typed(), vocabulary);
+        List<Said> readings = meanings.size() > 1 ? said(typed, meanings, vocabulary, evaluator) : List.of();
+        if (readings.size() > 1) {
+            return new TypedAnswer(
+                    Optional.empty(),
+                    "",
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    offers,
+                    readings,
+                    List.of(),
+                    "");
         }
+        String line = readings.isEmpty()
+                ? meanings.stream().findFirst().orElse(typed.typed())
+                : readings.getFirst().words();
+        try {
+            return tried(typed, test(typed, line, vocabulary), evaluator, offers);
+        } catch (Mistake mistake) {
+            return mended(typed, MistakeView.of(mistake), offers, vocabulary, evaluator);
+        }
+    }
+
+    private static ObjectNode test(Typed typed, String line, Vocabulary vocabulary) throws Mistake {
+        return typed.isOfBand() ? TypedCriteria.readBand(line, vocabulary) : TypedCriteria.read(line, vocabulary);
+    }
+
+    /** With what was understood, and lines to take instead. */
+    private TypedAnswer mended(
+            Typed typed, MistakeView mistake, List<Offer> offers, Vocabulary vocabulary, Evaluator evaluator) {
+        Mends mends = typed.typed().length() > LONGEST_LINE || typed.isOfBand()
+                ? Mends.NOTHING
+                : TypedCriteria.mends(typed.typed(), vocabulary);
+        List<Said> gathered = typed.typed().length() > LONGEST_LINE || typed.isOfBand()
+                ? List.of()
+                : gathered(typed, vocabulary, evaluator);
+        return new TypedAnswer(
+                Optional.empty(),
+                "",
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(mistake),
+                offers,
+                List.of(),
+                gathered.isEmpty() ? said(typed, mends.lines(), vocabulary, evaluator) : gathered,
+                mends.understood().orElse(""));
+    }
+
+    /** A name that is none here yet, as a term set of what is on record under it. */
+    private List<Said> gathered(Typed typed, Vocabulary vocabulary, Evaluator evaluator) {
+        for (String run : TypedCriteria.unknown(typed.typed(), vocabulary)) {
+            Optional<JsonNode> termSet = new Gathering(evaluator.population().events()).of(run, typed.document());
+            if (termSet.isPresent()) {
+                ObjectNode document = typed.document().deepCopy();
+                document.withArray("termSets").add(termSet.get());
+                Typed with = new Typed(
+                        document, typed.asOf(), typed.typed(), typed.caret(), typed.shouldHave(), typed.band());
+                Vocabulary wider = vocabulary(document, evaluator);
+                List<Said> said = said(with, TypedCriteria.meanings(typed.typed(), wider), wider, evaluator);
+                if (!said.isEmpty()) {
+                    return said.stream()
+                            .map(one -> new Said(one.test(), one.words(), one.sentence(), one.alone(), termSet))
+                            .toList();
+                }
+            }
+        }
+        return List.of();
+    }
+
+    /** Those lines that make sense, each test once. */
+    private List<Said> said(Typed typed, List<String> lines, Vocabulary vocabulary, Evaluator evaluator) {
+        Map<JsonNode, Said> said = new LinkedHashMap<>();
+        for (String line : lines) {
+            try {
+                ObjectNode test = test(typed, line, vocabulary);
+                TypedAnswer answer = tried(typed, test, evaluator, List.of());
+                Optional<Said> one = answer.meant()
+                        .map(meant -> new Said(
+                                meant.test(), meant.words(), meant.sentence(), meant.alone(), Optional.empty()))
+                        .or(() -> answer.alone()
+                                .map(alone -> new Said(test, line, answer.sentence(), alone, Optional.empty())));
+                one.ifPresent(meaning -> said.putIfAbsent(meaning.test(), meaning));
+            } catch (Mistake impossible) {
+                throw new IllegalStateException("A line that was read cannot be read", impossible);
+            }
+        }
+        return List.copyOf(said.values());
     }
 
     /** The term sets of a document; none where something in them is wrong, which is said beside the criteria. */
@@ -146,7 +250,10 @@ class TypedController {
                             ? meant(typed.document(), test, said.test(), evaluator)
                             : Optional.empty(),
                     Optional.empty(),
-                    offers);
+                    offers,
+                    List.of(),
+                    List.of(),
+                    "");
         } catch (InvalidCriteria invalid) {
             String message = invalid.problems().values().stream()
                     .flatMap(List::stream)
@@ -177,7 +284,10 @@ class TypedController {
                         people.getOrDefault(ListMember.State.CHECK, 0L).intValue())),
                 Optional.empty(),
                 Optional.empty(),
-                offers);
+                offers,
+                List.of(),
+                List.of(),
+                "");
     }
 
     private Optional<Meant> meant(ObjectNode document, ObjectNode test, Test said, Evaluator evaluator)
@@ -214,7 +324,16 @@ class TypedController {
     }
 
     private static TypedAnswer refused(MistakeView mistake, List<Offer> offers) {
-        return new TypedAnswer(Optional.empty(), "", Optional.empty(), Optional.empty(), Optional.of(mistake), offers);
+        return new TypedAnswer(
+                Optional.empty(),
+                "",
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(mistake),
+                offers,
+                List.of(),
+                List.of(),
+                "");
     }
 
     record Shown(@NotNull ObjectNode document) {}
@@ -261,6 +380,7 @@ class TypedController {
     }
 
     private Vocabulary vocabulary(JsonNode document, Evaluator evaluator) {
-        return sets.vocabularyHere(document, evaluator.population());
+        return sets.vocabularyHere(document, evaluator.population())
+                .with(OnRecord.of(evaluator.population(), evaluator.asOf(), DAY_FIRST));
     }
 }

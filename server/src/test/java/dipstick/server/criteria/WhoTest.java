@@ -64,7 +64,7 @@ class WhoTest {
         }
     }
 
-        @Test
+    @Test
     void the_numbers_of_each_band_open_to_their_people_with_those_in_none() throws Exception {
         String draft = DRAFT.replace(
                 "\"shouldHave\"",

@@ -42,10 +42,10 @@ class TypedTest {
 
     @Test
     void a_mistake_has_its_spot_also_where_only_the_sense_is_wrong() throws Exception {
-        assertThat(typed("aged fifty").get("mistake"))
+        assertThat(typed("aged plenty").get("mistake"))
                 .isEqualTo(JsonMapper.shared()
-                        .readTree("{\"from\": 5, \"to\": 10, \"message\": "
-                                + typed("aged fifty").at("/mistake/message") + "}"));
+                        .readTree("{\"from\": 5, \"to\": 11, \"message\": "
+                                + typed("aged plenty").at("/mistake/message") + "}"));
         assertThat(typed("aged 50 to 30").at("/mistake/message").asString())
                 .isEqualTo("The ages are turned round: from 50 is above through 30.");
     }
@@ -106,16 +106,47 @@ class TypedTest {
                 .isFalse();
     }
 
-        @Test
+    @Test
+    void what_people_say_is_read_and_what_may_mean_two_things_is_both_with_their_counts() throws Exception {
+        assertThat(typed("people at Typed Lane").get("sentence").asString()).isEqualTo("site is Typed Lane");
+        JsonNode over = typed("over 65 at Typed Row");
+        assertThat(over.has("test")).isFalse();
+        assertThat(over.get("readings")
+                        .valueStream()
+                        .map(one -> one.get("sentence").asString()))
+                .containsExactly(
+                        "all of these (aged 65 or over; site is Typed Row)",
+                        "all of these (aged 66 or over; site is Typed Row)");
+        assertThat(over.at("/readings/0/alone/unsure").asInt())
+                .as("no birth date")
+                .isEqualTo(1);
+    }
+
+    @Test
+    void what_is_not_understood_is_offered_mended_and_a_name_on_record_as_a_term_set() throws Exception {
+        JsonNode misspelt = typed("no audiogran in 2026");
+        assertThat(misspelt.at("/mended/0/sentence").asString())
+                .isEqualTo("had no audiogram from 1 Jan 2026 to 31 Dec 2026");
+        JsonNode gathered = typed("no otherwise in 2026 at Typed Lane");
+        assertThat(gathered.at("/mended/0/termSet/members").toString())
+                .isEqualTo("[{\"code\":\"TYPED-2\",\"system\":\"local\"},{\"text\":\"Typed, otherwise\"}]");
+        assertThat(gathered.at("/mended/0/sentence").asString()).contains("no otherwise", "site is Typed Lane");
+        JsonNode unknown = typed("aged 65 or over and zzyzx");
+        assertThat(unknown.get("understood").asString()).isEqualTo("aged 65 or over");
+        assertThat(unknown.at("/mistake/message").asString()).isNotEmpty();
+    }
+
+    @Test
     void what_is_typed_of_a_band_says_how_many_of_the_list_are_in_it() throws Exception {
-                JsonNode answer = typed("site is Typed Lane", ", \"band\": true");
+        JsonNode answer = typed("site is Typed Lane", ", \"band\": true");
         assertThat(answer.get("sentence").asString()).isEqualTo("site is Typed Lane");
         assertThat(answer.at("/alone/yes").asInt()).isEqualTo(2);
         JsonNode late = typed("overdue by 6 months", ", \"band\": true");
         assertThat(late.get("test").toString()).isEqualTo("{\"overdue\":{\"atLeast\":\"P6M\"}}");
         assertThat(late.at("/alone/yes").asInt()).as("nothing is asked for").isZero();
         assertThat(typed("overdue by 6 months").has("mistake")).isTrue();
-        assertThat(typed("overdue b", ", \"band\": true").get("offers").toString()).contains("overdue by");
+        assertThat(typed("overdue b", ", \"band\": true").get("offers").toString())
+                .contains("overdue by");
     }
 
     @Test

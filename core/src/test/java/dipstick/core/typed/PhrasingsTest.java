@@ -11,6 +11,8 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -82,6 +84,32 @@ class PhrasingsTest {
                 .contains("aged 65 or over");
         assertThat(TypedCriteria.unknown("latest serum potassium above 5.5 at Mill Lane", WORDS))
                 .containsExactly("serum potassium");
+    }
+
+    @Test
+    void whatever_is_typed_is_read_or_refused() throws IOException {
+        List<String> words = phrasings()
+                .flatMap(one -> Stream.of(one.typed().split(" ")))
+                .distinct()
+                .toList();
+        Random random = new Random(14);
+        for (int line = 0; line < 60; line++) {
+            String typed = random.ints(random.nextInt(1, 40), 0, words.size())
+                    .mapToObj(words::get)
+                    .collect(Collectors.joining(" "));
+            assertRead(typed);
+        }
+        for (String again :
+                List.of("value ", "is ", "the ", "or ", "not ", "visit ", "99999999999 ", "1 ", "a ", "who is ")) {
+            assertRead("visit " + again.repeat(390 / again.length()));
+        }
+    }
+
+    private static void assertRead(String typed) {
+        for (String meaning : TypedCriteria.meanings(typed, WORDS)) {
+            assertThat(TypedCriteria.meanings(meaning, WORDS)).as(typed).contains(meaning);
+        }
+        assertThat(TypedCriteria.mends(typed, WORDS).lines()).as(typed).hasSizeLessThan(3);
     }
 
     private static Stream<Phrasing> phrasings() throws IOException {

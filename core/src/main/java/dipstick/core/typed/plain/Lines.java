@@ -30,7 +30,7 @@ public final class Lines {
     private static final int MOST_WORDS_OF_AGES = 3;
 
     /** While they are found there are more, most of which mean nothing. */
-    private static final int MOST_TRIED = 48;
+    private static final int MOST_TRIED = 16;
 
     private static final String[] FILLERS = {
         "(?:please )?(?:find|show|list|give|get|count|select|want|need|i want|i need)(?: me)?",

@@ -23,6 +23,9 @@ public record Mends(Optional<String> understood, List<String> lines) {
 
     private static final int SHORTEST_MISSPELT = 4;
 
+    /** Of a longer line every word would have to be tried. */
+    private static final int MOST_WORDS = 16;
+
     /** Of so many words that begin so. */
     private static final int MOST_BEGUN = 20;
 
@@ -84,7 +87,7 @@ public record Mends(Optional<String> understood, List<String> lines) {
 
     public static Mends of(String typed, Lines lines) {
         List<String> words = List.of(typed.strip().split("\\s+"));
-        if (words.size() > 40) {
+        if (words.size() > MOST_WORDS) {
             return NOTHING;
         }
         Optional<String> understood = beginning(words, lines);

@@ -32,10 +32,10 @@ record Rewrite(Pattern said, List<Function<MatchResult, String>> means) {
             List.of("{FF}", "[\uF300-\uF3FF]"),
             List.of("{W}", "⟪[^⟫]*⟫"),
             List.of("{D}", "(?:‹[^›]+›|(?:19|20)\\d\\d)"),
-            List.of("{P}", "\\d+ (?:years?|months?|weeks?|days?)(?: \\d+ (?:months?|weeks?|days?))*"),
+            List.of("{P}", "\\d{1,5} (?:years?|months?|weeks?|days?)(?: \\d{1,5} (?:months?|weeks?|days?))*"),
             List.of("{U}", "(years?|months?|weeks?|days?)"),
-            List.of("{n}", "\\d+(?:\\.\\d+)?"),
-            List.of("{i}", "\\d+"));
+            List.of("{n}", "\\d{1,9}(?:\\.\\d{1,9})?"),
+            List.of("{i}", "\\d{1,7}"));
 
     /** @param means with {@code $1} for the first group */
     static Rewrite of(String said, String... means) {

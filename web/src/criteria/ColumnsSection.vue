@@ -5,6 +5,7 @@ import { count } from '@/stick'
 import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import { computed } from 'vue'
+import ColumnChip from './ColumnChip.vue'
 import { withKey, type CriteriaDocument } from './document'
 import {
   keyOf,
@@ -17,6 +18,7 @@ import {
   withShow,
   wordsOf,
   type ListColumn,
+  type Order,
 } from './listColumns'
 import SheetSection from './SheetSection.vue'
 
@@ -77,48 +79,24 @@ const toOrder = computed(() => left(order.value.map((one) => one.by)))
 
 const words = (column: ListColumn) => wordsOf(column, levels.columns)
 
-function drop(list: 'show' | 'order', to: number, event: DragEvent) {
-  const [from, of] = event.dataTransfer?.getData('text/x-column').split(' ') ?? []
-  if (from === undefined || from === '' || of !== list) {
-    return
-  }
-  const moved = <T,>(items: readonly T[]) => {
-    const one = items[Number(from)]
-    return one === undefined ? [...items] : items.toSpliced(Number(from), 1).toSpliced(to, 0, one)
-  }
-  emit(
-    'change',
-    list === 'show'
-      ? withShow(document, moved(show.value))
-      : withOrder(document, moved(order.value)),
-  )
+/** With the one at a place moved to another. */
+function moved<T>(list: readonly T[], from: number, to: number): T[] {
+  const one = list[from]
+  return one === undefined ? [...list] : list.toSpliced(from, 1).toSpliced(to, 0, one)
 }
 
-function drag(list: 'show' | 'order', at: number, event: DragEvent) {
-  event.dataTransfer?.setData('text/x-column', `${String(at)} ${list}`)
+function changeShow(next: ListColumn[]) {
+  emit('change', withShow(document, next))
 }
 
-function onKey(list: 'show' | 'order', at: number, event: KeyboardEvent) {
-  const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key] as 1 | -1 | undefined
-  if (event.altKey && step) {
-    event.preventDefault()
-    emit(
-      'change',
-      list === 'show'
-        ? withShow(document, stepped(show.value, at, step))
-        : withOrder(document, stepped(order.value, at, step)),
-    )
-  }
+function changeOrder(next: Order[]) {
+  emit('change', withOrder(document, next))
 }
 
 function turn(at: number) {
-  emit(
-    'change',
-    withOrder(
-      document,
-      order.value.map((one, index) =>
-        index === at ? { by: one.by, ...(one.descending ? {} : { descending: true }) } : one,
-      ),
+  changeOrder(
+    order.value.map((one, index) =>
+      index === at ? { by: one.by, ...(one.descending ? {} : { descending: true }) } : one,
     ),
   )
 }
@@ -136,25 +114,17 @@ function turn(at: number) {
     <div class="rows">
       <div class="row" role="group" aria-label="Columns">
         <span class="quiet label">Columns</span>
-        <span
+        <ColumnChip
           v-for="(column, at) in show"
           :key="keyOf(column)"
-          class="chip"
-          draggable="true"
-          @dragstart="drag('show', at, $event)"
-          @dragover.prevent
-          @drop.prevent="drop('show', at, $event)"
-          @keydown="onKey('show', at, $event)"
-        >
-          {{ words(column) }}
-          <button
-            class="take-out"
-            :aria-label="`Do not show “${words(column)}”; Alt with ← or → moves it`"
-            @click="emit('change', withShow(document, show.toSpliced(at, 1)))"
-          >
-            ×
-          </button>
-        </span>
+          :words="words(column)"
+          list="show"
+          :at="at"
+          without="Do not show"
+          @remove="changeShow(show.toSpliced(at, 1))"
+          @step="changeShow(stepped(show, at, $event))"
+          @drop="changeShow(moved(show, $event, at))"
+        />
         <Select
           :model-value="null"
           :options="toShow"
@@ -166,33 +136,26 @@ function turn(at: number) {
           size="small"
           placeholder="Add a column"
           aria-label="Add a column"
-          @update:model-value="emit('change', withShow(document, [...show, $event]))"
+          @update:model-value="changeShow([...show, $event])"
         />
       </div>
       <div class="row" role="group" aria-label="Order">
         <span class="quiet label">Ordered by</span>
-        <span
+        <ColumnChip
           v-for="(one, at) in order"
           :key="keyOf(one.by)"
-          class="chip"
-          draggable="true"
-          @dragstart="drag('order', at, $event)"
-          @dragover.prevent
-          @drop.prevent="drop('order', at, $event)"
-          @keydown="onKey('order', at, $event)"
+          :words="words(one.by)"
+          list="order"
+          :at="at"
+          without="Do not order by"
+          @remove="changeOrder(order.toSpliced(at, 1))"
+          @step="changeOrder(stepped(order, at, $event))"
+          @drop="changeOrder(moved(order, $event, at))"
         >
-          {{ words(one.by) }}
           <button class="word" @click="turn(at)">
             {{ one.descending ? 'last to first' : 'first to last' }}
           </button>
-          <button
-            class="take-out"
-            :aria-label="`Do not order by “${words(one.by)}”; Alt with ← or → moves it`"
-            @click="emit('change', withOrder(document, order.toSpliced(at, 1)))"
-          >
-            ×
-          </button>
-        </span>
+        </ColumnChip>
         <Select
           :model-value="null"
           :options="toOrder"
@@ -204,7 +167,7 @@ function turn(at: number) {
           size="small"
           :placeholder="order.length ? 'then by' : 'the due date, or by'"
           aria-label="Order by"
-          @update:model-value="emit('change', withOrder(document, [...order, { by: $event }]))"
+          @update:model-value="changeOrder([...order, { by: $event }])"
         />
       </div>
       <div class="row" role="group" aria-label="How many">
@@ -253,29 +216,5 @@ function turn(at: number) {
 
 .label {
   width: 88px;
-}
-
-.chip {
-  display: inline-flex;
-  align-items: center;
-  gap: 5px;
-  padding: 0 2px 0 8px;
-  border: 1px solid var(--rule);
-  border-radius: 3px;
-  background: var(--paper);
-  cursor: grab;
-}
-
-.take-out {
-  border: 0;
-  background: none;
-  cursor: pointer;
-  color: var(--soft-ink);
-  min-width: 24px;
-  min-height: 24px;
-}
-
-.take-out:hover {
-  color: var(--brick);
 }
 </style>

@@ -81,7 +81,14 @@ it('is typed anew, from the words that it has', async () => {
   vi.stubGlobal('fetch', () =>
     Promise.resolve(
       new Response(
-        JSON.stringify({ test: { age: { from: 21 } }, sentence: 'aged 21 or over', offers: [] }),
+        JSON.stringify({
+          test: { age: { from: 21 } },
+          sentence: 'aged 21 or over',
+          offers: [],
+          readings: [],
+          mended: [],
+          understood: '',
+        }),
       ),
     ),
   )

@@ -256,14 +256,14 @@ function retype(at: Place, test: JsonObject, made: TermSet[]) {
 }
 
 function addTyped(section: Section, test: JsonObject, made: TermSet[], words: string) {
-    const next = withTyped(test, made)
+  const next = withTyped(test, made)
   // Whoever said several things of whom to include has as many criteria, each with its level.
   const parts = test.all as JsonObject[] | undefined
   const several = section === 'INCLUDE' && parts !== undefined && !/^\s*all of these/i.test(words)
   const tests = several ? parts : [test]
   emit(
     'change',
-    tests.reduce((to, one) => addCriterion(to, section, one, words), next),
+    tests.reduce<CriteriaDocument>((to, one) => addCriterion(to, section, one, words), next),
   )
 }
 

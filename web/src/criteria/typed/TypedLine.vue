@@ -120,7 +120,7 @@ function takeSaid(said: Said) {
   if (said.termSet) {
     made.value = [...made.value, said.termSet as TermSet]
   }
-    add(said.test as JsonObject, text.value.trim())
+  add(said.test as JsonObject, text.value.trim())
 }
 
 /** Adds what is typed as it stands. */

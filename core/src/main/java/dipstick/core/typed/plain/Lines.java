@@ -43,6 +43,9 @@ public final class Lines {
     private static final Pattern OLDER_THAN_ANYBODY =
             Pattern.compile("^aged (?:1[3-9]\\d|[2-9]\\d\\d|\\d{4,})(?! days| weeks| months)");
 
+    /** What stands for names here and between criteria; nobody types it. */
+    private static final Pattern OUR_SIGNS = Pattern.compile("[\uE000-\uF8FF¦‹›⟦⟧⟪⟫⟬⟭]");
+
     private static final Pattern WHOLE = Pattern.compile("⟦([^⟦⟧]*)⟧");
 
     private static final Pattern LEADING = Pattern.compile("^(?:" + String.join("|", FILLERS) + ")(?= |$) ?");
@@ -95,6 +98,9 @@ public final class Lines {
      * something in it is not understood.
      */
     public List<String> meanings(String typed) {
+        if (OUR_SIGNS.matcher(typed).find()) {
+            return List.of();
+        }
         Matcher group = GROUP.matcher(typed.strip());
         List<String> meant = group.matches()
                 ? group(group.group(1), group.group(2), part -> isRead.test(part) ? List.of(part) : meanings(part))

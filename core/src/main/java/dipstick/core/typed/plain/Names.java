@@ -191,12 +191,17 @@ final class Names {
 
     private static final Set<String> IS = Set.of("is", "are", "was", "=", ":", "not", "equals", "or", ",", "and", "of");
 
+    private static final Set<String> SPEAKS = Set.of("speaks", "speak", "speaking");
+
     /** The field of people that was named last, where only words that lead to its value came after it. */
     private Optional<String> lastField(List<String> out) {
         for (int at = out.size() - 1; at >= 0; at--) {
             char sign = out.get(at).charAt(0);
             if (fields.containsKey(sign)) {
                 return Optional.of(fields.get(sign));
+            }
+            if (SPEAKS.contains(out.get(at))) {
+                return Optional.of("language");
             }
             if (!IS.contains(out.get(at)) && !values.containsKey(sign)) {
                 return Optional.empty();
@@ -245,7 +250,7 @@ final class Names {
         boolean ofField = of.isPresent() && name.value().get().field().equals(of.get());
         boolean plain = name.words().size() > 1
                 || (!Quoted.isReserved(name.words().getFirst())
-                        && name.words().getFirst().matches("\\p{L}.*")
+                        && name.words().getFirst().matches("\\p{L}.{2,}")
                         && !SAID_OTHERWISE.contains(name.words().getFirst()));
         return ofField || plain;
     }

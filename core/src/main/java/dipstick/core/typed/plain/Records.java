@@ -217,9 +217,6 @@ final class Records {
                 Rewrite.of(
                         "(?:between |from )?({i}) ?(?:to|and|-) ?({i}) ((?:active )?{N}[^¦\uF500-\uF8FE]*)",
                         "¦ ⟬$1 or more⟭ $3 ¦ ⟬at most $2⟭ $3 ¦"),
-                Rewrite.of(
-                        "(?:between |from )?({i})-({i}) ((?:active )?{N}[^¦\uF500-\uF8FE]*)",
-                        "¦ ⟬$1 or more⟭ $3 ¦ ⟬at most $2⟭ $3 ¦"),
                 Rewrite.either(
                         "(?<!at most |exactly )({i}) " + RECORD,
                         match -> "¦ ⟬" + orMore(Amounts.number(match, 1)) + "⟭ ",

@@ -40,13 +40,6 @@ final class Windows {
                     return window(
                             "between " + Math.max(one, other) + unit + " and " + Math.min(one, other) + unit + " ago");
                 }),
-                Rewrite.by("(?:between |from )?({i})-({i}) {U} ago", match -> {
-                    int one = Amounts.number(match, 1);
-                    int other = Amounts.number(match, 2);
-                    String unit = " " + match.group(3);
-                    return window(
-                            "between " + Math.max(one, other) + unit + " and " + Math.min(one, other) + unit + " ago");
-                }),
                 Rewrite.by("between ({P}) and ({P}) ago", match -> {
                     boolean inOrder = Amounts.about(match.group(1)) >= Amounts.about(match.group(2));
                     return window("between " + match.group(inOrder ? 1 : 2) + " and " + match.group(inOrder ? 2 : 1)

@@ -22,6 +22,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/lists/{set}/desk/views")
 class OwnViewController {
+    /** A column may be called by the label of a criterion. */
+    private static final int LONGEST_COLUMN = 300;
+
     private final OwnViews views;
     private final Sharing sharing;
     private final Accounts accounts;
@@ -35,10 +38,10 @@ class OwnViewController {
     /** @param columns the names of columns, in their order; what they mean is the browser's business */
     record OwnView(
             @NotBlank @Size(max = 60) String name,
-            @NotNull @Size(max = 40) List<@Size(max = 40) String> columns,
-            @NotNull @Size(max = 40) String sortBy,
+            @NotNull @Size(max = 40) List<@Size(max = LONGEST_COLUMN) String> columns,
+            @NotNull @Size(max = LONGEST_COLUMN) String sortBy,
             boolean descending,
-            @NotNull @Size(max = 40) String groupBy) {}
+            @NotNull @Size(max = LONGEST_COLUMN) String groupBy) {}
 
     record OwnViewsChange(@NotNull @Size(max = 30) List<@Valid OwnView> views) {}
 

@@ -43,6 +43,12 @@ public final class Lines {
     private static final Pattern OLDER_THAN_ANYBODY =
             Pattern.compile("^aged (?:1[3-9]\\d|[2-9]\\d\\d|\\d{4,})(?! days| weeks| months)");
 
+    /** Records one beside the other, each without a window of its own, and perhaps one behind the last. */
+    private static final Pattern RECORDS = Pattern.compile(
+            "(no )?([\uE000-\uE7FF](?: in [\uE000-\uE7FF])?(?: (?:or|and|,) (?:(?:a|an|any) )?[\uE000-\uE7FF](?: in [\uE000-\uE7FF])?)+)( ⟪[^⟫]*⟫)?");
+
+    private static final Pattern BARE_RECORD = Pattern.compile("[\uE000-\uE7FF]");
+
     /** What stands for names here and between criteria; nobody types it. */
     private static final Pattern OUR_SIGNS = Pattern.compile("[\uE000-\uF8FF¦‹›⟦⟧⟪⟫⟬⟭]");
 
@@ -335,6 +341,10 @@ public final class Lines {
         if (isRead.test(line)) {
             return List.of(line);
         }
+        Matcher records = RECORDS.matcher(part);
+        if (records.matches()) {
+            return ofSeveral(records);
+        }
         String ofRecord = ofRecord(part);
         if (!ofRecord.equals(part)) {
             return read(ofRecord);
@@ -349,7 +359,12 @@ public final class Lines {
                     }
                     parts.add(new Part(bare(piece), false));
                 }
-                boolean complete = parts.stream().noneMatch(one -> one.words().isEmpty());
+                boolean complete = parts.stream().noneMatch(one -> one.words().isEmpty())
+                        // What is said before the first of several records may be of all of them.
+                        && parts.stream()
+                                .skip(1)
+                                .noneMatch(
+                                        one -> BARE_RECORD.matcher(one.words()).lookingAt());
                 List<String> lines = complete ? joined(parts) : List.of();
                 if (!lines.isEmpty()) {
                     return lines;
@@ -357,6 +372,39 @@ public final class Lines {
             }
         }
         return List.of();
+    }
+
+    /**
+     * “No check or visit in the last year” is neither, “no check and visit” may mean anything; a window behind the last of several
+     * may be of all of them, or of that one.
+     */
+    private List<String> ofSeveral(Matcher records) {
+        boolean none = records.group(1) != null;
+        boolean or = !records.group(2).contains(" and ") && !records.group(2).contains(" , ");
+        boolean mixed = records.group(2).contains(" or ") && records.group(2).contains(" and ");
+        if (mixed || (none && !or)) {
+            return List.of();
+        }
+        List<String> each = List.of(records.group(2).split(" (?:or|and|,) (?:(?:a|an|any) )?"));
+        String window = records.group(3) == null ? "" : records.group(3);
+        List<String> shared = each.stream()
+                .map(one -> names.written((none ? "no " : "") + one + window).replaceAll("[⟪⟫]", ""))
+                .toList();
+        if (!shared.stream().allMatch(isRead)) {
+            return List.of();
+        }
+        if (none) {
+            return List.of(group("all", shared));
+        }
+        String rule = or ? "any" : "all";
+        if (window.isEmpty()) {
+            return List.of(group(rule, shared));
+        }
+        List<String> ownWindow = new ArrayList<>();
+        for (int at = 0; at < each.size(); at++) {
+            ownWindow.add(at == each.size() - 1 ? shared.getLast() : names.written(each.get(at)));
+        }
+        return List.of(group(rule, shared), group(rule, ownWindow));
     }
 
     /** “visit whose at Mill Lane” is one whose site is that. */

@@ -58,7 +58,9 @@ final class People {
                 Rewrite.by(
                         "({FT})" + is + " " + several,
                         match -> "⟦" + match.group(1) + " is " + list(match.group(2)) + "⟧"),
-                Rewrite.of("neither(?: a)? ({F}) nor(?: a)? ({F})", "⟦$1 is blank⟧ and ⟦$2 is blank⟧"),
+                Rewrite.of(
+                        "(?:neither|no|without|with no)(?: an?)? ({F}) n?or(?: an?)? ({F})",
+                        "⟦$1 is blank⟧ and ⟦$2 is blank⟧"),
                 Rewrite.of("({F}) (?:is |are )?" + blank, "⟦$1 is blank⟧"),
                 Rewrite.of("({F}) (?:is |are )?" + known, "⟦$1 is on record⟧"),
                 Rewrite.of(

@@ -43,6 +43,37 @@ final class Names {
             Map.entry("provider", List.of("doctor", "gp", "clinician")),
             Map.entry("site", List.of("location", "branch", "clinic", "surgery")));
 
+    /** What may stand between a field and its values. */
+    private static final Set<String> IS = Set.of("is", "are", "was", "=", ":", "not", "equals", "or", ",", "and", "of");
+
+    private static final Set<String> SPEAKS = Set.of("speaks", "speak", "speaking");
+
+    /** Single words that people say of something else. */
+    private static final Set<String> SAID_OTHERWISE = Set.of(
+            "phone",
+            "mobile",
+            "email",
+            "letter",
+            "post",
+            "text",
+            "other",
+            "unknown",
+            "seen",
+            "booked",
+            "who",
+            "people",
+            "patients",
+            "new",
+            "old",
+            "and",
+            "but",
+            "without",
+            "before",
+            "during",
+            "once",
+            "twice",
+            "age");
+
     private final Map<String, List<Name>> byFirstWord = new HashMap<>();
     private final Map<String, Character> signs = new HashMap<>();
     private final Map<Character, List<Value>> values = new HashMap<>();
@@ -189,10 +220,6 @@ final class Names {
         return String.join(" ", out);
     }
 
-    private static final Set<String> IS = Set.of("is", "are", "was", "=", ":", "not", "equals", "or", ",", "and", "of");
-
-    private static final Set<String> SPEAKS = Set.of("speaks", "speak", "speaking");
-
     /** The field of people that was named last, where only words that lead to its value came after it. */
     private Optional<String> lastField(List<String> out) {
         for (int at = out.size() - 1; at >= 0; at--) {
@@ -254,32 +281,6 @@ final class Names {
                         && !SAID_OTHERWISE.contains(name.words().getFirst()));
         return ofField || plain;
     }
-
-    /** Single words that people say of something else. */
-    private static final Set<String> SAID_OTHERWISE = Set.of(
-            "phone",
-            "mobile",
-            "email",
-            "letter",
-            "post",
-            "text",
-            "other",
-            "unknown",
-            "seen",
-            "booked",
-            "who",
-            "people",
-            "patients",
-            "new",
-            "old",
-            "and",
-            "but",
-            "without",
-            "before",
-            "during",
-            "once",
-            "twice",
-            "age");
 
     private String quoted(String token) {
         if (token.startsWith("[")) {

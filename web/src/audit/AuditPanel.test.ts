@@ -54,7 +54,9 @@ describe('the audit log', () => {
     expect(first).toContain('kidney as CSV')
     await wrapper.findAll('button').at(-1)?.trigger('click')
     await flushPromises()
-    expect(asked.at(-1)?.path).toContain('before=8')
+    expect(asked.map(({ path }) => path).filter((path) => path.includes('before=8'))).toHaveLength(
+      1,
+    )
     expect(wrapper.findAll('tbody tr')).toHaveLength(3)
   })
 

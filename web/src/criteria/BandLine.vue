@@ -87,9 +87,19 @@ function onKey(event: KeyboardEvent) {
       >
         {{ count(level.people.yes) }}
       </button>
-      <span v-if="level.people.unsure" class="quiet"
-        >{{ count(level.people.unsure) }} to check</span
+      <button
+        v-if="level.people.unsure"
+        class="word quiet"
+        @click="
+          emit('who', {
+            part: 'TO_CHECK_IN_BAND',
+            band: band.name,
+            title: `${band.name}, to check`,
+          })
+        "
       >
+        {{ count(level.people.unsure) }} to check
+      </button>
     </div>
     <div class="words">
       <InputText

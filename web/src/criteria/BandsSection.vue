@@ -158,7 +158,13 @@ function drop(to: number, event: DragEvent) {
       </button>
       of the list
       {{ levels.noBand.yes === 1 ? 'is' : 'are' }} in no band<template v-if="levels.noBand.unsure"
-        >, and {{ count(levels.noBand.unsure) }} to check</template
+        >, and
+        <button
+          class="word"
+          @click="emit('who', { part: 'TO_CHECK_IN_BAND', title: 'In no band, to check' })"
+        >
+          {{ count(levels.noBand.unsure) }} to check
+        </button></template
       >.
     </p>
     <TypedLine

@@ -66,11 +66,11 @@ final class BandLevels {
         return counts;
     }
 
-    /** Those of the list, or to check, who are in a band; in none where there is none. */
-    static BitSet peopleIn(Evaluator evaluator, Reading reading, Optional<String> band) {
+    /** Those on the list, or those to check, who are in a band; in none where there is none. */
+    static BitSet peopleIn(Evaluator evaluator, Reading reading, Optional<String> band, ListMember.State state) {
         BitSet people = new BitSet();
         evaluator.members(reading).stream()
-                .filter(member -> member.band().equals(band))
+                .filter(member -> member.state() == state && member.band().equals(band))
                 .forEach(member -> people.set(member.person()));
         return people;
     }

@@ -52,8 +52,10 @@ record WhoPage(int total, List<ShownColumn> show, Optional<Integer> top, List<Li
         MAYBE_LEFT,
         /** Left, or perhaps left, before a criterion and not after it. */
         FELL,
-        /** On the list, or to check, and in a band, or in none. */
-        IN_BAND
+        /** On the list and in a band, or in none. */
+        IN_BAND,
+        /** To check and in a band, or in none. */
+        TO_CHECK_IN_BAND
     }
 
     static WhoPage of(
@@ -130,7 +132,8 @@ record WhoPage(int total, List<ShownColumn> show, Optional<Integer> top, List<Li
             case LEFT -> Fallen.left(reading, level(reading, criterion)).yes();
             case MAYBE_LEFT -> Fallen.left(reading, level(reading, criterion)).unsure();
             case FELL -> Fallen.at(reading, level(reading, criterion));
-            case IN_BAND -> BandLevels.peopleIn(evaluator, reading, band);
+            case IN_BAND -> BandLevels.peopleIn(evaluator, reading, band, ListMember.State.ON);
+            case TO_CHECK_IN_BAND -> BandLevels.peopleIn(evaluator, reading, band, ListMember.State.CHECK);
         };
     }
 

@@ -60,17 +60,4 @@ function drop(event: DragEvent) {
   background: var(--paper);
   cursor: grab;
 }
-
-.take-out {
-  border: 0;
-  background: none;
-  cursor: pointer;
-  color: var(--soft-ink);
-  min-width: 24px;
-  min-height: 24px;
-}
-
-.take-out:hover {
-  color: var(--brick);
-}
 </style>

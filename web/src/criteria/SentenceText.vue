@@ -57,17 +57,4 @@ ul {
   border-left: 2px solid var(--rule);
   list-style: none;
 }
-
-.take-out {
-  border: 0;
-  background: none;
-  cursor: pointer;
-  color: var(--soft-ink);
-  min-width: 24px;
-  min-height: 24px;
-}
-
-.take-out:hover {
-  color: var(--brick);
-}
 </style>

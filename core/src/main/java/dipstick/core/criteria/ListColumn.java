@@ -1,7 +1,12 @@
 package dipstick.core.criteria;
 
+import java.util.Set;
+
 /** What a list shows of somebody, or is ordered by (criteria.md section 4, {@code show} and {@code order}). */
 public sealed interface ListColumn {
+    /** What a list knows of somebody besides the person's own fields. */
+    Set<String> OF_LIST = Set.of("due_on", "band", "state");
+
     /** A field of people, or {@code due_on}, {@code band} or {@code state}. */
     record Named(String name) implements ListColumn {}
 

@@ -11,8 +11,6 @@ import java.util.stream.Stream;
 
 /** Reads what a list shows and how it is ordered (criteria.md section 4). */
 final class ListColumnReader {
-    /** What a list knows of somebody besides the person's own fields. */
-    private static final Set<String> LIST_FIELDS = Set.of("due_on", "band", "state");
 
     private static final List<Spot.Choice<Figure>> FIGURES = Arrays.stream(Figure.values())
             .map(figure -> new Spot.Choice<>(figure.word(), figure))
@@ -51,7 +49,7 @@ final class ListColumnReader {
 
     private ListColumn named(Spot spot) {
         String name = spot.words();
-        if (spot.json().isString() && people.find(name).isEmpty() && !LIST_FIELDS.contains(name)) {
+        if (spot.json().isString() && people.find(name).isEmpty() && !ListColumn.OF_LIST.contains(name)) {
             spot.problem("There is no person field “" + name + "”, nor is it due_on, band or state.");
         }
         return new ListColumn.Named(name);

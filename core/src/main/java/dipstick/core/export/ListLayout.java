@@ -4,7 +4,6 @@ import dipstick.core.criteria.Band;
 import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.ListColumn;
 import dipstick.core.criteria.ListColumn.Figure;
-import dipstick.core.criteria.Test;
 import dipstick.core.evaluate.Due;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Found;
@@ -34,7 +33,9 @@ public final class ListLayout {
     private final Evaluator evaluator;
     private final Population records;
     private final BitSet who;
-    private final Map<Test.Events, Found[]> found = new HashMap<>();
+    private final List<ShownColumn> header;
+    /** By the criterion's id. */
+    private final Map<String, Found[]> found = new HashMap<>();
 
     /** @param who those who may be shown */
     public ListLayout(CriteriaSet set, Evaluator evaluator, BitSet who) {
@@ -42,6 +43,10 @@ public final class ListLayout {
         this.evaluator = evaluator;
         this.records = evaluator.population();
         this.who = who;
+        ColumnWords words = new ColumnWords(set);
+        this.header = set.show().stream()
+                .map(column -> new ShownColumn(words.of(column), column instanceof ListColumn.OfCriterion))
+                .toList();
     }
 
     /** Whether the set says in which order they stand. */
@@ -51,10 +56,7 @@ public final class ListLayout {
 
     /** What is shown besides. */
     public List<ShownColumn> header() {
-        ColumnWords words = new ColumnWords(set);
-        return set.show().stream()
-                .map(column -> new ShownColumn(words.of(column), column instanceof ListColumn.OfCriterion))
-                .toList();
+        return header;
     }
 
     /** How many of those on the list are shown; all where the set does not say. */
@@ -85,12 +87,13 @@ public final class ListLayout {
     private String cell(ListColumn column, ListMember member) {
         return switch (column) {
             case ListColumn.Named(String name) -> cell(name, member);
-            case ListColumn.OfCriterion of -> cell(of.figure(), found(of.test(), member));
+            case ListColumn.OfCriterion of -> cell(of.figure(), found(of)[member.person()]);
         };
     }
 
-    private Found found(Test.Events test, ListMember member) {
-        return found.computeIfAbsent(test, asked -> evaluator.found(asked, who))[member.person()];
+    /** By the numbers of those who may be shown. */
+    private Found[] found(ListColumn.OfCriterion of) {
+        return found.computeIfAbsent(of.criterion().id(), _ -> evaluator.found(of.test(), who));
     }
 
     private String cell(Figure figure, Found found) {
@@ -149,17 +152,17 @@ public final class ListLayout {
     private Comparator<ListMember> by(ListColumn column, boolean descending) {
         return switch (column) {
             case ListColumn.Named(String name) -> by(name, descending);
-            case ListColumn.OfCriterion of -> by(of.figure(), of.test(), descending);
+            case ListColumn.OfCriterion of -> by(of.figure(), found(of), descending);
         };
     }
 
-    private Comparator<ListMember> by(Figure figure, Test.Events test, boolean descending) {
+    private Comparator<ListMember> by(Figure figure, Found[] found, boolean descending) {
         return switch (figure) {
-            case COUNT -> known(member -> Optional.of(found(test, member).count()), descending);
-            case LATEST -> known(member -> found(test, member).latest(), descending);
-            case EARLIEST -> known(member -> found(test, member).earliest(), descending);
-            case VALUE -> known(member -> number(found(test, member)), descending);
-            case DAYS_SINCE -> known(member -> daysSince(found(test, member)), descending);
+            case COUNT -> known(member -> Optional.of(found[member.person()].count()), descending);
+            case LATEST -> known(member -> found[member.person()].latest(), descending);
+            case EARLIEST -> known(member -> found[member.person()].earliest(), descending);
+            case VALUE -> known(member -> number(found[member.person()]), descending);
+            case DAYS_SINCE -> known(member -> daysSince(found[member.person()]), descending);
         };
     }
 

@@ -2,6 +2,7 @@ package dipstick.core.typed;
 
 import static dipstick.core.typed.ValueParser.JSON;
 
+import dipstick.core.criteria.ListColumn;
 import dipstick.core.criteria.ListColumn.Figure;
 import dipstick.core.records.Field;
 import dipstick.core.records.FieldType;
@@ -25,7 +26,7 @@ final class ListColumnParser {
     ListColumnParser(Vocabulary known) {
         this.named = Stream.concat(
                         known.personFields().stream(),
-                        Stream.of("due_on", "band", "state").map(name -> new Field(name, FieldType.TEXT)))
+                        ListColumn.OF_LIST.stream().sorted().map(name -> new Field(name, FieldType.TEXT)))
                 .toList();
     }
 

@@ -33,7 +33,7 @@ public final class TypedCriteria {
      * say it so; nothing where it is not understood.
      */
     public static List<String> meanings(String typed, Vocabulary vocabulary) {
-        return meanings(typed, vocabulary, line -> isRead(() -> read(line, vocabulary)));
+        return meanings(typed, vocabulary, isRead(vocabulary));
     }
 
     /** The same of a band. */
@@ -53,14 +53,15 @@ public final class TypedCriteria {
         return happened.equals(typed) || !isRead.test(happened) ? List.of(typed) : List.of(typed, happened);
     }
 
-    /** The runs of words in a line that are neither names nor words of the language, as they were typed. */
-    public static List<String> unknown(String typed, Vocabulary vocabulary) {
-        return new Lines(vocabulary, line -> isRead(() -> read(line, vocabulary))).unknown(typed);
-    }
-
     /** What is offered instead of a line that is not understood. */
     public static Mends mends(String typed, Vocabulary vocabulary) {
-        return Mends.of(typed, new Lines(vocabulary, line -> isRead(() -> read(line, vocabulary))));
+        return typed.length() > LONGEST_SAID
+                ? Mends.NOTHING
+                : Mends.of(typed, new Lines(vocabulary, isRead(vocabulary)));
+    }
+
+    private static Predicate<String> isRead(Vocabulary vocabulary) {
+        return line -> isRead(() -> read(line, vocabulary));
     }
 
     private interface Reading {

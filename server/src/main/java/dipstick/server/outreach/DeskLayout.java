@@ -2,6 +2,7 @@ package dipstick.server.outreach;
 
 import dipstick.core.criteria.Band;
 import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.ListColumn;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.ListMember;
 import dipstick.core.export.ListLayout;
@@ -19,8 +20,6 @@ import java.util.Set;
 
 /** What a set shows of those at the desk besides, and in which order they stand ({@code show} and {@code order}). */
 final class DeskLayout {
-    /** What each row of the desk has anyway. */
-    private static final Set<String> OF_ROWS = Set.of("due_on", "band", "state");
 
     private final Population records;
     private final Optional<ListLayout> layout;
@@ -52,14 +51,14 @@ final class DeskLayout {
         return layout.flatMap(ListLayout::top);
     }
 
-    /** By its name, what the others among those say of somebody; nothing where their own record is gone. */
+    /** By its name, what those say that no row has anyway of somebody; nothing where their own record is gone. */
     Map<String, String> cells(Entry entry) {
         Map<String, String> cells = new LinkedHashMap<>();
         member(entry).ifPresent(member -> {
             List<String> all = layout.map(shown -> shown.cells(member)).orElse(List.of());
             List<ShownColumn> show = show();
             for (int column = 0; column < all.size(); column++) {
-                if (!OF_ROWS.contains(show.get(column).name())) {
+                if (!ListColumn.OF_LIST.contains(show.get(column).name())) {
                     cells.put(show.get(column).name(), all.get(column));
                 }
             }

@@ -29,9 +29,6 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Reads one line that is typed for a document, and says whom it answers. */
 final class LineReading {
-    /** Longer lines than people type are read, and no other way of saying them is looked for. */
-    private static final int LONGEST_LINE = 400;
-
     /** A day in figures is read as Dipstick writes days: 03/04/1961 is in April. What was read is said in full. */
     private static final boolean DAY_FIRST = true;
 
@@ -92,11 +89,11 @@ final class LineReading {
 
     /** With what was understood, and lines to take instead. */
     private TypedAnswer mended(String typed, MistakeView mistake, List<Offer> offers) {
-        if (typed.length() > LONGEST_LINE || place == Place.BAND) {
+        if (place == Place.BAND) {
             return TypedAnswer.refused(mistake, offers, List.of(), "");
         }
         Mends mends = TypedCriteria.mends(typed, vocabulary);
-        List<Said> gathered = gathered(typed);
+        List<Said> gathered = gathered(typed, mends.unknown());
         return TypedAnswer.refused(
                 mistake,
                 offers,
@@ -104,9 +101,9 @@ final class LineReading {
                 mends.understood().orElse(""));
     }
 
-    /** A name that is none here yet, as a term set of what is on record under it. */
-    private List<Said> gathered(String typed) {
-        for (String run : TypedCriteria.unknown(typed, vocabulary)) {
+    /** The first name that is none here yet, as a term set of what is on record under it. */
+    private List<Said> gathered(String typed, List<String> unknown) {
+        for (String run : unknown) {
             Optional<JsonNode> termSet = new Gathering(evaluator.population().events()).of(run, document);
             if (termSet.isPresent()) {
                 ObjectNode with = document.deepCopy();

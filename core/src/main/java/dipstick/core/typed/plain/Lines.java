@@ -29,14 +29,6 @@ public final class Lines {
     /** In a longer line a number may be of anything. */
     private static final int MOST_WORDS_OF_AGES = 3;
 
-    /** While they are found there are more, most of which mean nothing. */
-    private static final int MOST_TRIED = 16;
-
-    private static final String[] FILLERS = {
-        "(?:please )?(?:find|show|list|give|get|count|select|want|need|i want|i need)(?: me)?",
-        "(?:whose|all|every|any|those|these|the|only|just|also|both|people|persons?|patients?|everybody|everyone|anybody|anyone|whoever|somebody|someone|of|is|are|was|were|be|been|who|whom|that|which|they|to|with|has|have|had|and|but|in|as|currently|still|a|an|,|;)"
-    };
-
     private static final Pattern GROUP =
             Pattern.compile("(?i)(any|all|at least \\d+|exactly \\d+) of these \\((.*)\\)");
     /** The number was of something else. */
@@ -54,10 +46,6 @@ public final class Lines {
 
     private static final Pattern WHOLE = Pattern.compile("⟦([^⟦⟧]*)⟧");
 
-    private static final Pattern LEADING = Pattern.compile("^(?:" + String.join("|", FILLERS) + ")(?= |$) ?");
-    private static final Pattern TRAILING = Pattern.compile(
-            " ?(?<= |^)(?:people|persons?|patients?|who|that|which|is|are|was|were|and|but|with|has|have|had|,|;|please|in|of|at|by)$");
-
     /** Those that stand in some way of saying something. */
     private static final Set<String> WORDS_OF_LANGUAGE = Stream.concat(
                     Mends.LANGUAGE.stream(),
@@ -74,29 +62,26 @@ public final class Lines {
     private final Names names;
     private final Predicate<String> isRead;
     private final List<Rewrite> rewrites;
+    /** The same where what is said may lie ahead. */
     private final List<Rewrite> aheadToo;
 
     /** @param isRead whether a line of the sheet can be read */
     public Lines(Vocabulary known, Predicate<String> isRead) {
         this.names = new Names(known);
         this.isRead = isRead;
-        this.rewrites = rewrites(known, false);
-        this.aheadToo = rewrites(known, true);
-    }
-
-    /** @param ahead whether what is said may lie ahead */
-    private List<Rewrite> rewrites(Vocabulary known, boolean ahead) {
         Optional<LocalDate> asOf = known.onRecord().map(OnRecord::asOf);
         boolean dayFirst = known.onRecord().map(OnRecord::dayFirst).orElse(true);
-        return Stream.of(
-                        Amounts.ALL.stream(),
-                        Dates.all(asOf, dayFirst).stream(),
-                        Windows.all(asOf, ahead).stream(),
-                        People.manners(names),
-                        Records.all(names),
-                        People.all(names))
+        List<Rewrite> before = Stream.concat(Amounts.ALL.stream(), Dates.all(asOf, dayFirst).stream())
+                .toList();
+        List<Rewrite> after = Stream.of(People.manners(names), Records.all(names), People.all(names))
                 .flatMap(some -> some)
                 .toList();
+        this.rewrites = rewrites(before, Windows.all(asOf, false), after);
+        this.aheadToo = rewrites(before, Windows.all(asOf, true), after);
+    }
+
+    private static List<Rewrite> rewrites(List<Rewrite> before, List<Rewrite> windows, List<Rewrite> after) {
+        return Stream.of(before, windows, after).flatMap(List::stream).toList();
     }
 
     /**
@@ -170,7 +155,7 @@ public final class Lines {
         for (String part : inside.split(";")) {
             parts.add(meanings.apply(part.strip()));
         }
-        return choices(parts).stream()
+        return Groups.choices(parts).stream()
                 .map(chosen -> rule + " of these (" + String.join("; ", chosen) + ")")
                 .toList();
     }
@@ -182,10 +167,10 @@ public final class Lines {
                     .flatMap(rewrite::of)
                     .map(this::frozen)
                     .distinct()
-                    .limit(MOST_TRIED)
+                    .limit(Groups.MOST_TRIED)
                     .toList();
         }
-        return all.stream().flatMap(line -> joined(parts(line)).stream()).toList();
+        return all.stream().flatMap(line -> joined(Part.of(line)).stream()).toList();
     }
 
     private String frozen(String line) {
@@ -194,54 +179,7 @@ public final class Lines {
                         " " + names.frozen(whole.group(1).strip()) + " ")));
     }
 
-    /** A part of what was said, or the word that joins two. */
-    private record Part(String words, boolean joins) {
-        boolean isOr() {
-            return joins && words.equals("or");
-        }
-    }
-
-    private static List<Part> parts(String line) {
-        List<Part> parts = new ArrayList<>();
-        for (String piece :
-                line.replaceAll("((?:(?<= |^)not )?[\uF500-\uF8FE])", "¦ $1 ¦").split("¦")) {
-            String words = piece.strip();
-            Matcher start = Pattern.compile("^(or|and|but|,|;)(?: (.*))?$").matcher(words);
-            if (start.matches()) {
-                parts.add(new Part(start.group(1).equals("or") ? "or" : "and", true));
-                words = start.group(2) == null ? "" : start.group(2);
-            }
-            Matcher end = Pattern.compile("^(.*) (or|and|but|,)$").matcher(words);
-            boolean ends = end.matches();
-            String bare = bare(ends ? end.group(1) : words);
-            if (!bare.isEmpty()) {
-                parts.add(new Part(bare, false));
-            }
-            if (ends) {
-                parts.add(new Part(end.group(2).equals("or") ? "or" : "and", true));
-            }
-        }
-        return parts;
-    }
-
-    private static String bare(String words) {
-        String bare = words;
-        for (Matcher filler = LEADING.matcher(bare); filler.find(); filler = LEADING.matcher(bare)) {
-            bare = bare.substring(filler.end());
-        }
-        for (Matcher filler = TRAILING.matcher(bare);
-                filler.find() && filler.end() > filler.start();
-                filler = TRAILING.matcher(bare)) {
-            bare = bare.substring(0, filler.start());
-        }
-        return bare.strip();
-    }
-
-    /** Where “and” and “or” stand side by side, either may bind closer. */
     private List<String> joined(List<Part> parts) {
-
-        boolean or = false;
-        boolean and = false;
         List<List<String>> read = new ArrayList<>();
         List<Boolean> ors = new ArrayList<>();
         boolean isOr = false;
@@ -256,69 +194,11 @@ public final class Lines {
             }
             if (!read.isEmpty()) {
                 ors.add(isOr);
-                or |= isOr;
-                and |= !isOr;
             }
             isOr = false;
             read.add(lines);
         }
-        if (read.isEmpty()) {
-            return List.of();
-        }
-        if (read.size() == 1) {
-            return read.getFirst();
-        }
-        List<String> all = new ArrayList<>();
-        for (List<String> chosen : choices(read)) {
-            if (!or || !and) {
-                all.add(group(or ? "any" : "all", chosen));
-            } else {
-                all.add(grouped("any", "all", chosen, ors, false));
-                all.add(grouped("all", "any", chosen, ors, true));
-            }
-        }
-
-        return all.stream().filter(isRead).toList();
-    }
-
-    /** @param splitsAtAnd whether the outer group is one of “and” */
-    private static String grouped(
-            String outer, String inner, List<String> chosen, List<Boolean> ors, boolean splitsAtAnd) {
-        List<String> groups = new ArrayList<>();
-        List<String> current = new ArrayList<>(List.of(chosen.getFirst()));
-        for (int at = 1; at < chosen.size(); at++) {
-            if (ors.get(at - 1) != splitsAtAnd) {
-                groups.add(group(inner, current));
-                current = new ArrayList<>();
-            }
-            current.add(chosen.get(at));
-        }
-        groups.add(group(inner, current));
-        return group(outer, groups);
-    }
-
-    private static String group(String rule, List<String> parts) {
-        String opening = rule + " of these (";
-        return parts.size() == 1
-                ? parts.getFirst()
-                : parts.stream()
-                        .map(part -> part.startsWith(opening) && part.endsWith(")")
-                                ? part.substring(opening.length(), part.length() - 1)
-                                : part)
-                        .collect(Collectors.joining("; ", opening, ")"));
-    }
-
-    private static List<List<String>> choices(List<List<String>> of) {
-        List<List<String>> all = List.of(List.of());
-        for (List<String> one : of) {
-            all = all.stream()
-                    .flatMap(begun -> one.stream()
-                            .map(next -> Stream.concat(begun.stream(), Stream.of(next))
-                                    .toList()))
-                    .limit(MOST_TRIED)
-                    .toList();
-        }
-        return all;
+        return Groups.joined(read, ors).stream().filter(isRead).toList();
     }
 
     /** What one part may mean. */
@@ -355,9 +235,9 @@ public final class Lines {
                 List<Part> parts = new ArrayList<>();
                 for (String piece : pieces) {
                     if (!parts.isEmpty()) {
-                        parts.add(new Part(join.equals(" or ") ? "or" : "and", true));
+                        parts.add(Part.joining(join.strip()));
                     }
-                    parts.add(new Part(bare(piece), false));
+                    parts.add(new Part(Part.bare(piece), false));
                 }
                 boolean complete = parts.stream().noneMatch(one -> one.words().isEmpty())
                         // What is said before the first of several records may be of all of them.
@@ -394,17 +274,17 @@ public final class Lines {
             return List.of();
         }
         if (none) {
-            return List.of(group("all", shared));
+            return List.of(Groups.group("all", shared));
         }
         String rule = or ? "any" : "all";
         if (window.isEmpty()) {
-            return List.of(group(rule, shared));
+            return List.of(Groups.group(rule, shared));
         }
         List<String> ownWindow = new ArrayList<>();
         for (int at = 0; at < each.size(); at++) {
             ownWindow.add(at == each.size() - 1 ? shared.getLast() : names.written(each.get(at)));
         }
-        return List.of(group(rule, shared), group(rule, ownWindow));
+        return List.of(Groups.group(rule, shared), Groups.group(rule, ownWindow));
     }
 
     /** “visit whose at Mill Lane” is one whose site is that. */

@@ -14,8 +14,9 @@ import org.apache.commons.text.similarity.LevenshteinDistance;
  *
  * @param understood what its beginning means, as far as that is whole
  * @param lines at most two, each of which can be read
+ * @param unknown the runs of words that are neither names nor words of the language, as they were typed
  */
-public record Mends(Optional<String> understood, List<String> lines) {
+public record Mends(Optional<String> understood, List<String> lines, List<String> unknown) {
     private static final int MOST = 2;
 
     /** So many words that are like a word are tried. */
@@ -79,16 +80,17 @@ public record Mends(Optional<String> understood, List<String> lines) {
             "born",
             "registered");
 
-    public static final Mends NOTHING = new Mends(Optional.empty(), List.of());
+    public static final Mends NOTHING = new Mends(Optional.empty(), List.of(), List.of());
 
     public Mends {
         lines = List.copyOf(lines);
+        unknown = List.copyOf(unknown);
     }
 
     public static Mends of(String typed, Lines lines) {
         List<String> words = List.of(typed.strip().split("\\s+"));
         if (words.size() > MOST_WORDS) {
-            return NOTHING;
+            return new Mends(Optional.empty(), List.of(), lines.unknown(typed));
         }
         Optional<String> understood = beginning(words, lines);
         Set<String> mended = new LinkedHashSet<>();
@@ -102,7 +104,7 @@ public record Mends(Optional<String> understood, List<String> lines) {
         if (mended.isEmpty()) {
             mended.addAll(lines.perhaps(typed));
         }
-        return new Mends(understood, mended.stream().limit(MOST).toList());
+        return new Mends(understood, mended.stream().limit(MOST).toList(), lines.unknown(typed));
     }
 
     /** The longest beginning that says something. */

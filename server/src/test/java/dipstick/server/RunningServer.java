@@ -169,6 +169,11 @@ public final class RunningServer {
                     .body();
         }
 
+        public byte[] bytes(String path) throws Exception {
+            return client.send(request(path).GET().build(), BodyHandlers.ofByteArray())
+                    .body();
+        }
+
         public Reply get(String path) throws Exception {
             return send(request(path).GET());
         }

@@ -70,7 +70,12 @@ class SecurityConfiguration {
                         .permitAll()
                         .requestMatchers("/api/session/**", "/api/colleagues")
                         .authenticated()
-                        .requestMatchers("/api/accounts/**", "/api/groups/**", "/api/second-factor", "/api/backups")
+                        .requestMatchers(
+                                "/api/accounts/**",
+                                "/api/groups/**",
+                                "/api/second-factor",
+                                "/api/backups",
+                                "/api/record-systems/**")
                         .hasRole(administrator)
                         .requestMatchers("/api/deliveries/**", "/api/intakes/**", "/api/letterhead")
                         .hasAnyRole(coordinator, administrator)
@@ -93,13 +98,15 @@ class SecurityConfiguration {
                         .hasAnyRole(coordinator, clinician)
                         .requestMatchers(HttpMethod.GET, "/api/letters", "/api/mail")
                         .hasAnyRole(coordinator, caller, clinician)
+                        .requestMatchers("/api/who/**")
+                        .hasAnyRole(coordinator, caller, clinician)
                         .requestMatchers("/api/letters/**", "/api/mail/sent")
                         .hasRole(coordinator)
                         .requestMatchers("/api/workload")
                         .hasAnyRole(coordinator, manager)
                         .requestMatchers("/api/audit/**")
                         .hasAnyRole(manager, administrator)
-                        .requestMatchers("/api/lists/**", "/api/lists-compared", "/api/today")
+                        .requestMatchers("/api/lists/**", "/api/lists-compared", "/api/today", "/api/coming-in/**")
                         // What somebody may do with each list, its controllers ask of Sharing.
                         .hasAnyRole(coordinator, caller, clinician, manager)
                         .requestMatchers("/api/**", "/v3/**")

@@ -6,6 +6,7 @@ import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.explain.Verdict;
 import dipstick.server.accounts.Accounts;
+import dipstick.server.accounts.Colleague;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
@@ -13,7 +14,9 @@ import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.people.PeopleReader;
 import dipstick.server.people.PeopleSearch;
+import dipstick.server.people.PersonLine;
 import dipstick.server.people.PersonView;
+import dipstick.server.practice.PracticeSettings;
 import dipstick.server.readings.ListCriteria;
 import dipstick.server.records.OtherNumbers;
 import dipstick.server.sharing.Right;
@@ -37,6 +40,7 @@ class PeopleController {
     private final OtherNumbers numbers;
     private final Sharing sharing;
     private final Accounts accounts;
+    private final PracticeSettings practice;
     private final AuditLog audit;
 
     PeopleController(
@@ -47,6 +51,7 @@ class PeopleController {
             OtherNumbers numbers,
             Sharing sharing,
             Accounts accounts,
+            PracticeSettings practice,
             AuditLog audit) {
         this.sets = sets;
         this.criteria = criteria;
@@ -55,6 +60,7 @@ class PeopleController {
         this.accounts = accounts;
         this.evaluators = evaluators;
         this.people = people;
+        this.practice = practice;
         this.audit = audit;
     }
 
@@ -69,9 +75,13 @@ class PeopleController {
 
     @GetMapping
     PeopleSearch.Found find(@RequestParam(defaultValue = "") String find) {
+        Colleague who = accounts.here();
         Evaluator evaluator = evaluators.asOf(Optional.empty());
-        PeopleSearch.Found found = new PeopleSearch(evaluator.population())
-                .find(numbers.goesOnAs(find.strip()), evaluator.asOf(), accounts.here()::maySeePeopleOf);
+        PeopleSearch.Found found = new PeopleSearch(evaluator.population(), practice.dayFirst())
+                .find(
+                        numbers.goesOnAs(find.strip()),
+                        evaluator.asOf(),
+                        person -> who.maySeePeopleOf(PersonLine.text(evaluator.population(), person, "provider")));
         audit.record(Act.PEOPLE_LISTED, "found by “" + find + "”");
         return found;
     }

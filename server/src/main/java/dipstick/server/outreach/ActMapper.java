@@ -111,6 +111,17 @@ interface ActMapper {
             """)
     List<Reached> lastReached(String set);
 
+    /** The same of one of them. */
+    @Select("""
+            SELECT a.person, MAX(a.on_day) AS on_day FROM outreach_act a
+            JOIN attempt_outcome o ON o.id = a.outcome AND o.effect IN ('REACHED', 'BOOKED', 'DECLINED')
+            WHERE a.person = #{person} AND a.kind = 'ATTEMPT' AND NOT a.undone
+                AND NOT EXISTS (SELECT 1 FROM outreach_act p WHERE p.person = a.person AND p.set_id = #{set}
+                    AND p.kind = 'PLANNED' AND NOT p.undone AND p.id > a.id)
+            GROUP BY a.person
+            """)
+    Optional<Reached> reachedOf(String set, String person);
+
     record Tally(String person, String outcome, String monthOf, int attempts) {}
 
     /** Attempts made on a list with each person, by outcome and month. */

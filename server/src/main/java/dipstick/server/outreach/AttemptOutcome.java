@@ -7,4 +7,4 @@ package dipstick.server.outreach;
  * @param place in the order in which they are offered; the first nine have the digits as keys
  * @param inUse whether it is still offered
  */
-record AttemptOutcome(String id, String name, Effect effect, int place, boolean inUse) {}
+public record AttemptOutcome(String id, String name, Effect effect, int place, boolean inUse) {}

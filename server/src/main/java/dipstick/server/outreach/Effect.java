@@ -1,7 +1,7 @@
 package dipstick.server.outreach;
 
 /** What an outcome of an attempt means for what comes next. */
-enum Effect {
+public enum Effect {
     /** They were spoken with; the plan waits. */
     REACHED,
     /** They have an appointment; the plan waits. */

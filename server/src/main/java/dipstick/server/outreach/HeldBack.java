@@ -31,6 +31,15 @@ final class HeldBack {
 
     /** The sentence that says why; nothing for somebody who may be called. */
     Optional<String> why(String person) {
+        return why(person, day);
+    }
+
+    /** The same of somebody who is at the practice on a day: what they come for does not hold them back. */
+    Optional<String> whyWhoComes(String person, LocalDate comes) {
+        return why(person, comes.plusDays(1));
+    }
+
+    private Optional<String> why(String person, LocalDate appointmentsFrom) {
         OptionalInt number = records.find(person);
         if (number.isEmpty()) {
             return Optional.of("Is not on file any more.");
@@ -38,7 +47,7 @@ final class HeldBack {
         return Stream.of(
                         asked(number.getAsInt()),
                         noWay(number.getAsInt()),
-                        appointment(number.getAsInt()),
+                        appointment(number.getAsInt(), appointmentsFrom),
                         reached(person))
                 .flatMap(Optional::stream)
                 .findFirst();
@@ -61,11 +70,11 @@ final class HeldBack {
                 : Optional.empty();
     }
 
-    private Optional<String> appointment(int person) {
+    private Optional<String> appointment(int person, LocalDate from) {
         if (rules.appointmentDays() == 0) {
             return Optional.empty();
         }
-        return Appointments.next(records, person, day)
+        return Appointments.next(records, person, from)
                 .filter(next ->
                         next.first() <= day.plusDays(rules.appointmentDays()).toEpochDay())
                 .map(next -> "Has an appointment on record: " + DayWords.date(next) + ".");

@@ -1,7 +1,6 @@
 package dipstick.server.outreach;
 
 import dipstick.core.population.Population;
-import dipstick.core.time.DateRange;
 import dipstick.core.wording.DayWords;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
@@ -9,7 +8,6 @@ import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.SavedSet;
-import dipstick.server.people.Appointments;
 import dipstick.server.people.PersonLine;
 import dipstick.server.practice.Today;
 import dipstick.server.sharing.Right;
@@ -21,7 +19,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -31,13 +28,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class MyDayController {
     private static final int DAYS_JOINED = 7;
-    private static final int DAYS_AHEAD = 7;
 
     private final EntryMapper entries;
     private final ActMapper acts;
     private final FollowUps followUps;
     private final SeenPeople seen;
-    private final Reasons reasons;
     private final CriteriaSets sets;
     private final Sharing sharing;
     private final Accounts accounts;
@@ -49,7 +44,6 @@ class MyDayController {
             ActMapper acts,
             FollowUps followUps,
             SeenPeople seen,
-            Reasons reasons,
             CriteriaSets sets,
             Sharing sharing,
             Accounts accounts,
@@ -59,7 +53,6 @@ class MyDayController {
         this.acts = acts;
         this.followUps = followUps;
         this.seen = seen;
-        this.reasons = reasons;
         this.sets = sets;
         this.sharing = sharing;
         this.accounts = accounts;
@@ -75,19 +68,9 @@ class MyDayController {
     /** @param words who gave them, and when */
     record HandedOver(PersonLine person, String set, String list, String words) {}
 
-    /** @param mention the lists that they are on, each with why */
-    record ComingIn(PersonLine person, String when, boolean today, List<Mention> mention) {}
-
-    /** @param toCheck whether they are to check, and not on it */
-    record Mention(String set, String list, String why, boolean toCheck) {}
-
     /** @param peopleOf the provider whose people this tells of, where whoever asks may see no others */
     record MyDay(
-            Optional<String> peopleOf,
-            List<DueFollowUp> followUps,
-            List<Joined> joined,
-            List<HandedOver> handedOver,
-            List<ComingIn> comingIn) {}
+            Optional<String> peopleOf, List<DueFollowUp> followUps, List<Joined> joined, List<HandedOver> handedOver) {}
 
     @GetMapping("/api/today")
     MyDay today() {
@@ -105,8 +88,7 @@ class MyDayController {
                 Optional.of(who.provider()).filter(provider -> who.ownPeopleOnly()),
                 due(who, records),
                 joined(who, open, lists),
-                handedOver(who, open, lists, records),
-                comingIn(who, open, lists, records));
+                handedOver(who, open, lists, records));
     }
 
     private List<DueFollowUp> due(Colleague who, Population records) {
@@ -163,38 +145,5 @@ class MyDayController {
             }
         }
         return all;
-    }
-
-    private List<ComingIn> comingIn(Colleague who, List<Entry> open, Map<String, SavedSet> lists, Population records) {
-        LocalDate day = today.day();
-        int until = Math.toIntExact(day.plusDays(DAYS_AHEAD).toEpochDay());
-        Map<String, List<Entry>> byPerson = open.stream().collect(Collectors.groupingBy(Entry::person));
-        Map<DateRange, List<ComingIn>> coming =
-                new TreeMap<>(Comparator.comparingInt(DateRange::first).thenComparingInt(DateRange::last));
-        byPerson.forEach((id, on) -> {
-            OptionalInt person = records.find(id);
-            if (person.isEmpty()) {
-                return;
-            }
-            PersonLine line = PersonLine.of(records, person.getAsInt(), day);
-            Appointments.next(records, person.getAsInt(), day)
-                    .filter(next -> next.isExact() && next.first() <= until)
-                    .filter(_ -> who.maySeePeopleOf(line.provider()))
-                    .ifPresent(next -> coming.computeIfAbsent(next, _ -> new ArrayList<>())
-                            .add(new ComingIn(
-                                    line,
-                                    DayWords.date(next),
-                                    next.first() == day.toEpochDay(),
-                                    on.stream()
-                                            .map(entry -> new Mention(
-                                                    entry.setId(),
-                                                    lists.get(entry.setId()).publishedName(),
-                                                    reasons.why(lists.get(entry.setId()), id),
-                                                    entry.standing() == Entry.Standing.CHECK))
-                                            .toList())));
-        });
-        return coming.values().stream()
-                .flatMap(those -> those.stream().sorted(Comparator.comparing(ComingIn::person, PersonLine.BY_NAME)))
-                .toList();
     }
 }

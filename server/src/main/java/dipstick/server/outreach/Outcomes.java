@@ -15,7 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The outcomes that an attempt can have: those that come with the product, and the practice's own. */
 @Service
-class Outcomes {
+public class Outcomes {
     private static final String THING = "outcomes";
 
     private final ActMapper acts;
@@ -29,7 +29,7 @@ class Outcomes {
     }
 
     /** Those that are not offered any more too. */
-    List<AttemptOutcome> all() {
+    public List<AttemptOutcome> all() {
         return acts.outcomes();
     }
 

@@ -1,5 +1,6 @@
 package dipstick.server.outreach;
 
+import dipstick.core.Outcome;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.explain.Verdict;
 import dipstick.server.criteria.Evaluators;
@@ -18,6 +19,18 @@ class Reasons {
     Reasons(ListCriteria criteria, Evaluators evaluators) {
         this.criteria = criteria;
         this.evaluators = evaluators;
+    }
+
+    /** Whether somebody is on it; no where they are in no list's population, or it does not fit the records any more. */
+    Outcome standing(SavedSet set, String person) {
+        Evaluator evaluator = evaluators.asOf(Optional.empty());
+        OptionalInt number = evaluator.population().find(person);
+        return number.isEmpty()
+                ? Outcome.NO
+                : criteria.reading(set, evaluator)
+                        .filter(reading -> reading.people().get(number.getAsInt()))
+                        .map(reading -> reading.list().of(number.getAsInt()))
+                        .orElse(Outcome.NO);
     }
 
     /** The sentence that decides it; empty where the set does not fit the records any more. */

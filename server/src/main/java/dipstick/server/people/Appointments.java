@@ -1,6 +1,7 @@
 package dipstick.server.people;
 
 import dipstick.core.population.Codes;
+import dipstick.core.population.Column;
 import dipstick.core.population.Events;
 import dipstick.core.population.Population;
 import dipstick.core.text.NormalText;
@@ -9,6 +10,7 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** Who is expected at the practice: records of the kind “appointment” that are not called off. */
@@ -28,18 +30,53 @@ public final class Appointments {
 
     private Appointments() {}
 
+    /**
+     * An appointment of which the day is known.
+     *
+     * @param provider with whom; the person's own where the record does not say
+     * @param site likewise
+     */
+    public record Appointment(LocalDate day, String provider, String site) {}
+
     /** The days of the next one that is or may be on a day or after it. */
     public static Optional<DateRange> next(Population records, int person, LocalDate from) {
-        return of(records.events(), person)
+        Events events = records.events();
+        return of(events, person)
+                .mapToObj(event -> days(events, event))
                 .filter(range -> range.last() >= from.toEpochDay())
                 .min(Comparator.comparingInt(DateRange::first).thenComparingInt(DateRange::last));
     }
 
-    private static Stream<DateRange> of(Events events, int person) {
+    /** Those of somebody from one day to another, the first one first. */
+    public static Stream<Appointment> between(Population records, int person, LocalDate first, LocalDate last) {
+        Events events = records.events();
+        return of(events, person)
+                .filter(event -> days(events, event).isExact())
+                .mapToObj(event -> new Appointment(
+                        LocalDate.ofEpochDay(days(events, event).first()),
+                        said(records, event, person, "provider"),
+                        said(records, event, person, "site")))
+                .filter(one -> !one.day().isBefore(first) && !one.day().isAfter(last))
+                .sorted(Comparator.comparing(Appointment::day));
+    }
+
+    private static String said(Population records, int event, int person, String field) {
+        return records.events()
+                .fields()
+                .find(field)
+                .map(found -> ((Column.OfText) records.events().column(found)).writtenAt(event))
+                .filter(text -> !text.isEmpty())
+                .orElseGet(() -> PersonLine.text(records, person, field));
+    }
+
+    private static IntStream of(Events events, int person) {
         return events.of(person)
                 .filter(event -> NormalText.of(events.kind().writtenAt(event)).equals(KIND))
                 .filter(event -> !OFF.contains(NormalText.of(events.status().writtenAt(event))))
-                .filter(event -> events.on().codes().get(event) != Codes.MISSING)
-                .mapToObj(event -> events.on().days().get(events.on().codes().get(event)));
+                .filter(event -> events.on().codes().get(event) != Codes.MISSING);
+    }
+
+    private static DateRange days(Events events, int event) {
+        return events.on().days().get(events.on().codes().get(event));
     }
 }

@@ -9,38 +9,41 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.function.IntPredicate;
-import java.util.function.Predicate;
 
 /**
- * Finds people by what is typed: each word must begin a name or the id, be in a phone number, or begin a birth date as
- * ISO 8601 writes it.
+ * Finds people by what is typed: each word must begin a name or the id, be in a phone number, or begin a birth date, which
+ * may be written as ISO 8601 does or as people do.
  */
 public final class PeopleSearch {
     private static final int MOST = 60;
+
+    /** So many digits at the end are the same whether or not the number begins with that of the country. */
+    private static final int OWN_DIGITS = 9;
 
     /** Fewer digits are in nearly every number. */
     private static final int LEAST_DIGITS = 4;
 
     private final Population population;
+    private final boolean dayFirst;
 
-    public PeopleSearch(Population population) {
+    /** @param dayFirst whether 3/2/1950 is the third of February */
+    public PeopleSearch(Population population, boolean dayFirst) {
         this.population = population;
+        this.dayFirst = dayFirst;
     }
 
     /** @param total how many there are; only the first are given */
     public record Found(int total, List<PersonLine> people) {}
 
-    /** @param seen whether people of a provider, as it is on record, are shown to whoever asks */
-    public Found find(String typed, LocalDate asOf, Predicate<String> seen) {
+    /** @param seen whether somebody, by their number in the population, is shown to whoever asks */
+    public Found find(String typed, LocalDate asOf, IntPredicate seen) {
         BitSet found = new BitSet();
-        String[] words = NormalText.of(typed).split(" ");
-        if (!words[0].isEmpty()) {
+        List<String> words = TypedPerson.words(typed, dayFirst);
+        if (!words.getFirst().isEmpty()) {
             found.set(0, population.size());
-            Arrays.stream(words).forEach(word -> found.and(withWord(word)));
+            words.forEach(word -> found.and(withWord(word)));
         }
-        int[] hidden = found.stream()
-                .filter(person -> !seen.test(PersonLine.text(population, person, "provider")))
-                .toArray();
+        int[] hidden = found.stream().filter(person -> !seen.test(person)).toArray();
         Arrays.stream(hidden).forEach(found::clear);
         List<PersonLine> people = found.stream()
                 .mapToObj(person -> PersonLine.of(population, person, asOf))
@@ -50,8 +53,7 @@ public final class PeopleSearch {
         return new Found(found.cardinality(), people);
     }
 
-    private BitSet withWord(String typed) {
-        String word = typed.replaceAll(",$", "");
+    private BitSet withWord(String word) {
         BitSet found = new BitSet();
         for (String name : List.of("family_name", "given_name", "id")) {
             Column.OfText column = text(name);
@@ -62,13 +64,7 @@ public final class PeopleSearch {
         if (isNumber) {
             for (String phone : List.of("phone", "mobile")) {
                 Column.OfText column = text(phone);
-                mark(
-                        column,
-                        code -> column.compared()
-                                .get(code)
-                                .replaceAll("\\D", "")
-                                .contains(digits),
-                        found);
+                mark(column, code -> isNumber(column.compared().get(code).replaceAll("\\D", ""), digits), found);
             }
             Column.OfDate births = population.birthDate();
             mark(
@@ -79,6 +75,13 @@ public final class PeopleSearch {
                     found);
         }
         return found;
+    }
+
+    private static boolean isNumber(String recorded, String typed) {
+        return recorded.contains(typed)
+                || (recorded.length() >= OWN_DIGITS
+                        && typed.length() > OWN_DIGITS
+                        && typed.endsWith(recorded.substring(recorded.length() - OWN_DIGITS)));
     }
 
     /** Also the second part of a double name. */

@@ -1,6 +1,7 @@
 package dipstick.server.records;
 
 import java.util.List;
+import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -21,6 +22,13 @@ interface FurtherNumberMapper {
             WHERE source IN ('', #{source}) ORDER BY source, number
             """)
     List<FurtherNumber> meantBy(String source);
+
+    /** The same of one number. */
+    @Select("""
+            SELECT number, source, person, delivery FROM person_number
+            WHERE number = #{number} AND source IN ('', #{source}) ORDER BY source DESC FETCH FIRST ROW ONLY
+            """)
+    Optional<FurtherNumber> meant(String number, String source);
 
     @Select(
             "SELECT number, source, person, delivery FROM person_number WHERE person = #{person} ORDER BY number, source")

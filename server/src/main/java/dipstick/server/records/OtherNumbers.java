@@ -6,7 +6,9 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
@@ -28,6 +30,23 @@ public class OtherNumbers {
         return joined.allSaidToBeOne().stream()
                 .map(said -> new Said(said.one(), said.other(), said.source()))
                 .toList();
+    }
+
+    /**
+     * Whom a source means by a number, as where it brings files in: whoever is on file under it, else whoever the source
+     * was known to mean by it.
+     *
+     * @param onFile whether somebody has a number
+     */
+    public String meantBy(String number, String source, Predicate<String> onFile) {
+        String person = number;
+        Set<String> passed = new LinkedHashSet<>();
+        Optional<FurtherNumberMapper.FurtherNumber> known = numbers.meant(person, source);
+        while (!onFile.test(person) && known.isPresent() && passed.add(person)) {
+            person = known.get().person();
+            known = numbers.meant(person, source);
+        }
+        return person;
     }
 
     /** The number under which whoever has this one goes on; the same where it is joined to none. */

@@ -29,8 +29,6 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Reads one line that is typed for a document, and says whom it answers. */
 final class LineReading {
-    /** A day in figures is read as Dipstick writes days: 03/04/1961 is in April. What was read is said in full. */
-    private static final boolean DAY_FIRST = true;
 
     /** The id of the criterion that is tried out in the document it is typed for. */
     private static final String TRIED = "typed criterion";
@@ -46,15 +44,18 @@ final class LineReading {
     private final Evaluator evaluator;
     private final ObjectNode document;
     private final Place place;
+    private final boolean dayFirst;
     private final Vocabulary vocabulary;
 
-    LineReading(CriteriaSets sets, Evaluator evaluator, ObjectNode document, Place place) {
+    /** @param dayFirst whether 03/04/1961 is in April; what was read is said in full */
+    LineReading(CriteriaSets sets, Evaluator evaluator, ObjectNode document, Place place, boolean dayFirst) {
         this.sets = sets;
         this.evaluator = evaluator;
         this.document = document;
         this.place = place;
+        this.dayFirst = dayFirst;
         this.vocabulary = sets.vocabularyHere(document, evaluator.population())
-                .with(OnRecord.of(evaluator.population(), evaluator.asOf(), DAY_FIRST));
+                .with(OnRecord.of(evaluator.population(), evaluator.asOf(), dayFirst));
     }
 
     Vocabulary vocabulary() {
@@ -108,7 +109,7 @@ final class LineReading {
             if (termSet.isPresent()) {
                 ObjectNode with = document.deepCopy();
                 with.withArray("termSets").add(termSet.get());
-                LineReading wider = new LineReading(sets, evaluator, with, place);
+                LineReading wider = new LineReading(sets, evaluator, with, place, dayFirst);
                 List<Said> said = wider.said(wider.meanings(typed));
                 if (!said.isEmpty()) {
                     return said.stream().map(one -> one.with(termSet.get())).toList();

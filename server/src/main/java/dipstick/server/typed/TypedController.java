@@ -9,6 +9,7 @@ import dipstick.core.typed.SetTextReader;
 import dipstick.core.typed.Vocabulary;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
+import dipstick.server.practice.PracticeSettings;
 import dipstick.server.web.Problems;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -34,10 +35,12 @@ class TypedController {
 
     private final CriteriaSets sets;
     private final Evaluators evaluators;
+    private final PracticeSettings practice;
 
-    TypedController(CriteriaSets sets, Evaluators evaluators) {
+    TypedController(CriteriaSets sets, Evaluators evaluators, PracticeSettings practice) {
         this.sets = sets;
         this.evaluators = evaluators;
+        this.practice = practice;
     }
 
     /**
@@ -64,7 +67,7 @@ class TypedController {
     @PostMapping("/typed")
     TypedAnswer typed(@Valid @RequestBody Typed typed) {
         Evaluator evaluator = evaluators.asOf(typed.asOf());
-        LineReading reading = new LineReading(sets, evaluator, typed.document(), typed.place());
+        LineReading reading = new LineReading(sets, evaluator, typed.document(), typed.place(), practice.dayFirst());
         int caret = Math.clamp(typed.caret(), 0, typed.typed().length());
         return reading.answer(
                 typed.typed(),

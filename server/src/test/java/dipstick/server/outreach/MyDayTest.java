@@ -49,7 +49,8 @@ class MyDayTest {
                 .singleElement()
                 .asString()
                 .startsWith("day-2 from Person person");
-        assertThat(day.get("comingIn")
+        assertThat(caller.get("/api/coming-in")
+                        .json()
                         .valueStream()
                         .map(one -> one.at("/person/id").asString())
                         .filter(id -> id.startsWith("day-")))

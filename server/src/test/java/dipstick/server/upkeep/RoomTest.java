@@ -32,7 +32,7 @@ class RoomTest {
     void it_is_told_before_it_is_full_and_when_it_is(long warn, long least, String words) {
         Room room = new Room(
                 new RoomSettings(DataSize.ofTerabytes(warn / 1000), DataSize.ofTerabytes(least / 1000)),
-                new PracticeSettings(data, "", "", "", false));
+                new PracticeSettings(data, "", "", "", true, false));
         assertThat(room.words()).contains(words);
         assertThat(room.words().isEmpty()).isEqualTo(words.isEmpty());
         assertThat(room.isOver()).isEqualTo(least > 1);

@@ -1,0 +1,136 @@
+package dipstick.server.outreach;
+
+import dipstick.core.Outcome;
+import dipstick.core.population.Population;
+import dipstick.server.accounts.Accounts;
+import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.SavedSet;
+import dipstick.server.practice.Today;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/** On which lists something is to be done about people, for others to tell. */
+@Service
+public class OpenPlaces {
+    private final EntryMapper entries;
+    private final ActMapper acts;
+    private final SetAsideMapper setAsides;
+    private final Manners manners;
+    private final Reasons reasons;
+    private final CriteriaSets sets;
+    private final SeenPeople seen;
+    private final Accounts accounts;
+    private final Today today;
+
+    OpenPlaces(
+            EntryMapper entries,
+            ActMapper acts,
+            SetAsideMapper setAsides,
+            Manners manners,
+            Reasons reasons,
+            CriteriaSets sets,
+            SeenPeople seen,
+            Accounts accounts,
+            Today today) {
+        this.entries = entries;
+        this.acts = acts;
+        this.setAsides = setAsides;
+        this.manners = manners;
+        this.reasons = reasons;
+        this.sets = sets;
+        this.seen = seen;
+        this.accounts = accounts;
+        this.today = today;
+    }
+
+    /** Everybody about whom something is to be done on one of some lists. */
+    public Set<String> people(Predicate<String> lists) {
+        Set<String> those = inForce(lists).keySet();
+        return entries.open().stream()
+                .filter(entry -> those.contains(entry.setId()))
+                .map(Entry::person)
+                .collect(Collectors.toSet());
+    }
+
+    /**
+     * The places of somebody, by the id of the list.
+     *
+     * @param asks the account that is told
+     * @param comes the day on which they are at the practice: an appointment on it, or before, does not hold them back
+     */
+    public List<OpenPlace> of(String person, Predicate<String> lists, String asks, LocalDate comes) {
+        Map<String, SavedSet> those = inForce(lists);
+        List<Entry> open = entries.ofPerson(person).stream()
+                .filter(entry -> entry.isOpen() && those.containsKey(entry.setId()))
+                .toList();
+        if (open.isEmpty()) {
+            return List.of();
+        }
+        Map<String, SavedSet> theirs =
+                open.stream().collect(Collectors.toMap(Entry::setId, entry -> those.get(entry.setId())));
+        Person one = new Person(person, asks, comes);
+        return open.stream()
+                .map(entry -> one.place(entry, theirs.get(entry.setId())))
+                .toList();
+    }
+
+    private Map<String, SavedSet> inForce(Predicate<String> lists) {
+        return sets.inForce().stream()
+                .filter(set -> lists.test(set.id()))
+                .collect(Collectors.toMap(SavedSet::id, Function.identity()));
+    }
+
+    /** What is known of one person, read at once. */
+    private final class Person {
+        private final String id;
+        private final LocalDate comes;
+        private final Population records = seen.records();
+        private final List<SetAside> aside;
+        private final Optional<String> inHandOf;
+
+        Person(String id, String asks, LocalDate comes) {
+            this.id = id;
+            this.comes = comes;
+            this.aside = setAsides.ofPerson(id);
+            this.inHandOf = acts.hand(id)
+                    .map(Hand::account)
+                    .filter(account -> !account.equals(asks))
+                    .map(accounts::displayName);
+        }
+
+        OpenPlace place(Entry entry, SavedSet list) {
+            return new OpenPlace(
+                    entry.setId(),
+                    list.publishedName(),
+                    entry.standing() != Entry.Standing.ON || reasons.standing(list, id) != Outcome.YES,
+                    entry.dueOn(),
+                    entry.joinedOn(),
+                    reasons.why(list, id),
+                    setAside(list.id()).or(() -> heldBack(list.id())),
+                    inHandOf,
+                    entry.revision());
+        }
+
+        private Optional<String> setAside(String set) {
+            return aside.stream()
+                    .filter(one -> one.isOf(set) && one.holdsOn(today.day()))
+                    .map(one -> "Set aside. " + one.words(accounts.displayName(one.account())))
+                    .findFirst();
+        }
+
+        private Optional<String> heldBack(String set) {
+            Map<String, LocalDate> reached =
+                    acts.reachedOf(set, id).map(one -> Map.of(id, one.onDay())).orElse(Map.of());
+            return new HeldBack(manners.of(set).hold(), records, today.day(), reached)
+                    .whyWhoComes(id, comes)
+                    .map(why -> "Held back: " + why);
+        }
+    }
+}

@@ -1,0 +1,120 @@
+package dipstick.server.prompts;
+
+import dipstick.core.population.Population;
+import dipstick.server.accounts.Accounts;
+import dipstick.server.accounts.Colleague;
+import dipstick.server.outreach.OpenPlace;
+import dipstick.server.outreach.OpenPlaces;
+import dipstick.server.people.Appointments;
+import dipstick.server.people.Appointments.Appointment;
+import dipstick.server.people.PersonLine;
+import dipstick.server.practice.Today;
+import dipstick.server.records.Views;
+import dipstick.server.sharing.Right;
+import dipstick.server.sharing.Sharing;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+
+/** Who on a list is expected at the practice. */
+@Service
+class Expected {
+    private static final Comparator<ComingIn> BY_DAY =
+            Comparator.comparing(ComingIn::on).thenComparing(ComingIn::person, PersonLine.BY_NAME);
+
+    private final OpenPlaces places;
+    private final Prompts prompts;
+    private final Dismissals dismissals;
+    private final Views views;
+    private final Sharing sharing;
+    private final Accounts accounts;
+    private final Today today;
+
+    Expected(
+            OpenPlaces places,
+            Prompts prompts,
+            Dismissals dismissals,
+            Views views,
+            Sharing sharing,
+            Accounts accounts,
+            Today today) {
+        this.places = places;
+        this.prompts = prompts;
+        this.dismissals = dismissals;
+        this.views = views;
+        this.sharing = sharing;
+        this.accounts = accounts;
+        this.today = today;
+    }
+
+    /** Those of whom a colleague may know, each at their first appointment between two days. */
+    List<ComingIn> first(LocalDate from, LocalDate to, Colleague who) {
+        return between(from, to, who, 1);
+    }
+
+    /** Those of one day of whom somebody is to be told, at each of their appointments. */
+    List<ComingIn> toldOf(LocalDate day, Colleague who) {
+        return between(day, day, who, Integer.MAX_VALUE).stream()
+                .map(ComingIn::toldOf)
+                .filter(one -> !one.mention().isEmpty())
+                .toList();
+    }
+
+    private List<ComingIn> between(LocalDate from, LocalDate to, Colleague who, int each) {
+        Population records = views.current().population();
+        Predicate<String> lists = list -> sharing.of(who, list).includes(Right.VIEW);
+        return places.people(lists).stream()
+                .flatMap(id -> {
+                    OptionalInt person = records.find(id);
+                    return person.isEmpty()
+                            ? Stream.of()
+                            : Appointments.between(records, person.getAsInt(), from, to)
+                                    .distinct()
+                                    .limit(each)
+                                    .map(one -> comingIn(records, person.getAsInt(), one, lists, who));
+                })
+                .filter(one -> who.maySeePeopleOf(one.person().provider()))
+                .sorted(BY_DAY)
+                .toList();
+    }
+
+    private ComingIn comingIn(Population records, int person, Appointment one, Predicate<String> lists, Colleague who) {
+        PersonLine line = PersonLine.of(records, person, today.day());
+        List<OpenPlace> open = places.of(line.id(), lists, who.name(), one.day());
+        Map<String, Prompt> told = prompts.among(open, line.id(), Moment.COMING_IN).stream()
+                .collect(Collectors.toMap(Prompt::set, prompt -> prompt));
+        List<Dismissal> dismissed = dismissals.of(line.id());
+        return new ComingIn(
+                line,
+                one.day().toString(),
+                one.provider(),
+                one.site(),
+                open.stream()
+                        .map(place -> new ComingIn.Mention(
+                                place.set(),
+                                place.name(),
+                                place.why(),
+                                place.due(),
+                                place.toCheck(),
+                                told.containsKey(place.set()),
+                                Optional.ofNullable(told.get(place.set()))
+                                        .map(Prompt::say)
+                                        .orElse(""),
+                                place.keptBack().or(() -> words(dismissed, place.set()))))
+                        .toList());
+    }
+
+    private Optional<String> words(List<Dismissal> dismissed, String set) {
+        return dismissed.stream()
+                .filter(one -> one.setId().equals(set))
+                .map(one -> "Not to be told " + one.words(accounts.displayName(one.account())))
+                .findFirst();
+    }
+}

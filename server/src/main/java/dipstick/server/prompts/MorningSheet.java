@@ -1,0 +1,117 @@
+package dipstick.server.prompts;
+
+import dipstick.core.wording.DayWords;
+import dipstick.server.accounts.Colleague;
+import dipstick.server.paper.Paper;
+import dipstick.server.paper.Paper.Column;
+import dipstick.server.paper.Paper.Table;
+import dipstick.server.practice.PracticeSettings;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+
+/** Who comes in on a day and is to be told of something, by site and provider, to be looked at, printed or sent. */
+@Service
+public class MorningSheet {
+    private static final List<Column> COLUMNS = List.of(
+            new Column("Person", 4), new Column("Born", 2), new Column("What is due", 6), new Column("What to say", 6));
+
+    private final Expected expected;
+    private final Paper paper;
+    private final PracticeSettings practice;
+
+    MorningSheet(Expected expected, Paper paper, PracticeSettings practice) {
+        this.expected = expected;
+        this.paper = paper;
+        this.practice = practice;
+    }
+
+    /**
+     * The people of one provider at one site.
+     *
+     * @param provider empty where neither the appointment nor the person says
+     * @param site likewise
+     */
+    public record Group(String site, String provider, List<Line> people) {
+        public Group {
+            people = List.copyOf(people);
+        }
+
+        /** The site and the provider, in words. */
+        public String title() {
+            return (site.isEmpty() ? "No site on record" : site) + ", "
+                    + (provider.isEmpty() ? "no provider on record" : provider);
+        }
+    }
+
+    /** Somebody on the sheet, without contact details. */
+    public record Line(String person, String name, String born, List<Due> due) {
+        public Line {
+            due = List.copyOf(due);
+        }
+    }
+
+    /** Something that is due of them; {@code say} is empty where nobody wrote what may be said. */
+    public record Due(String set, String list, String why, String say) {}
+
+    /** The sheet of a day as a colleague may see it. */
+    public List<Group> of(LocalDate day, Colleague who) {
+        Map<String, List<ComingIn>> groups = expected.toldOf(day, who).stream()
+                .collect(Collectors.groupingBy(
+                        one -> one.site() + "\n" + one.provider(), TreeMap::new, Collectors.toList()));
+        return groups.values().stream()
+                .map(those -> new Group(
+                        those.getFirst().site(),
+                        those.getFirst().provider(),
+                        those.stream().map(MorningSheet::line).distinct().toList()))
+                .sorted(Comparator.comparing(Group::site).thenComparing(Group::provider))
+                .toList();
+    }
+
+    private static Line line(ComingIn one) {
+        return new Line(
+                one.person().id(),
+                one.person().name(),
+                one.person().born(),
+                one.mention().stream()
+                        .map(mention -> new Due(mention.set(), mention.list(), mention.why(), mention.say()))
+                        .toList());
+    }
+
+    /**
+     * As PDF, on A4.
+     *
+     * @param footer who printed it, and when
+     */
+    byte[] print(LocalDate day, List<Group> groups, String footer) {
+        return paper.tables(
+                (practice.practice().isBlank() ? "" : practice.practice() + ": ") + "coming in on " + DayWords.day(day),
+                groups.stream().map(this::table).toList(),
+                footer);
+    }
+
+    private Table table(Group group) {
+        return new Table(
+                printable(group.title()),
+                COLUMNS,
+                group.people().stream().flatMap(this::rows).toList());
+    }
+
+    private Stream<List<String>> rows(Line line) {
+        return line.due().stream()
+                .map(due -> List.of(
+                        printable(line.name()),
+                        line.born(),
+                        printable(due.list() + ": " + due.why()),
+                        printable(due.say())));
+    }
+
+    private String printable(String text) {
+        return paper.unprintable(text).isEmpty() ? text : "(cannot be printed here; see it on the page)";
+    }
+}

@@ -1,0 +1,71 @@
+package dipstick.server.prompts;
+
+import dipstick.server.outreach.OpenPlace;
+import dipstick.server.outreach.OpenPlaces;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/**
+ * What whoever has somebody before them is told: what is due by the lists that prompt, never of who is only to check, set
+ * aside, held back, or dismissed for a while.
+ */
+@Service
+public class Prompts {
+    private final OpenPlaces places;
+    private final PromptRules rules;
+    private final Dismissals dismissals;
+
+    Prompts(OpenPlaces places, PromptRules rules, Dismissals dismissals) {
+        this.places = places;
+        this.rules = rules;
+        this.dismissals = dismissals;
+    }
+
+    /**
+     * What is due of somebody at a moment.
+     *
+     * @param lists which lists may be told of
+     * @param asks the account that is told
+     * @param comes the day on which they are at the practice
+     */
+    public List<Prompt> of(String person, Moment moment, Predicate<String> lists, String asks, LocalDate comes) {
+        return among(places.of(person, lists, asks, comes), person, moment);
+    }
+
+    /**
+     * Has nobody told of somebody on a list for a while.
+     *
+     * @param until the last day of it, within a year
+     * @param who the account that says so
+     */
+    public void dismiss(String set, String person, String reason, LocalDate until, String who) {
+        dismissals.dismiss(set, person, reason, until, who);
+    }
+
+    /** The same among places that were read already. */
+    List<Prompt> among(List<OpenPlace> open, String person, Moment moment) {
+        List<OpenPlace> told = open.stream()
+                .filter(place -> !place.toCheck() && place.keptBack().isEmpty())
+                .filter(place -> rules.of(place.set()).holdsAt(moment))
+                .toList();
+        if (told.isEmpty()) {
+            return List.of();
+        }
+        Set<String> dismissed =
+                dismissals.of(person).stream().map(Dismissal::setId).collect(Collectors.toSet());
+        return told.stream()
+                .filter(place -> !dismissed.contains(place.set()))
+                .map(place -> new Prompt(
+                        place.set(),
+                        place.name(),
+                        rules.of(place.set()).sentence(),
+                        place.why(),
+                        place.due(),
+                        place.since()))
+                .toList();
+    }
+}

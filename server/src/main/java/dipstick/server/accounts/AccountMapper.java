@@ -53,6 +53,12 @@ interface AccountMapper {
     @Update("UPDATE account SET password_hash = #{hash}, revision = revision + 1 WHERE name = #{name}")
     int updatePassword(String name, String hash);
 
+    @Select("SELECT email FROM account WHERE name = #{name}")
+    Optional<String> email(String name);
+
+    @Update("UPDATE account SET email = #{email} WHERE name = #{name}")
+    int updateEmail(String name, String email);
+
     @Update("MERGE INTO signed_in_from (account, address, last_at) VALUES (#{account}, #{address}, #{at})")
     int signedInFrom(String account, String address, Instant at);
 

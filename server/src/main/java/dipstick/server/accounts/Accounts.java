@@ -195,6 +195,15 @@ public class Accounts {
         return find(name).map(Account::displayName).orElse(name);
     }
 
+    /** Where somebody reads what is sent to them; empty where nothing can be. */
+    public String emailOf(String name) {
+        return accounts.email(name).orElse("");
+    }
+
+    void keepEmail(String name, String email) {
+        accounts.updateEmail(name, email);
+    }
+
     /** The groups of colleagues, by name. */
     public Map<String, List<String>> groups() {
         return accounts.groupMembers().stream()

@@ -7,6 +7,7 @@ import dipstick.server.audit.AuditLog;
 import dipstick.server.web.EntityTag;
 import dipstick.server.web.Problems;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
@@ -73,12 +74,16 @@ class AccountsController {
             boolean ownPeopleOnly,
             boolean givenListsOnly,
             boolean closed,
+            String email,
             boolean secondFactor,
             boolean vouchedFor,
             List<String> holds,
             int revision) {}
 
-    /** @param password for a new account; for one that is there, empty to leave it as it is */
+    /**
+     * @param email where they read what is sent to them; empty for nowhere, absent to leave it as it is
+     * @param password for a new account; for one that is there, empty to leave it as it is
+     */
     record AccountChange(
             @NotBlank @Size(max = 100) String displayName,
             @NotEmpty Set<Role> roles,
@@ -86,6 +91,7 @@ class AccountsController {
             boolean ownPeopleOnly,
             boolean givenListsOnly,
             boolean closed,
+            Optional<@Email @Size(max = 254) String> email,
             @NotNull @Size(max = 200) String password) {}
 
     record Heir(@NotBlank String to) {}
@@ -115,6 +121,7 @@ class AccountsController {
      * @param ifMatch the revision that was seen, 0 for a new account
      */
     @PutMapping("/api/accounts/{name}")
+    @Transactional
     AccountView put(
             @PathVariable @Size(max = 60) String name,
             @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch,
@@ -152,6 +159,7 @@ class AccountsController {
                             "A new account needs a password. Nothing was saved.")),
                     accounts.here().name());
         }
+        change.email().ifPresent(email -> accounts.keepEmail(signInName, email.strip()));
         return view(accounts.colleague(signInName));
     }
 
@@ -237,6 +245,7 @@ class AccountsController {
                 one.ownPeopleOnly(),
                 one.givenListsOnly(),
                 one.closed(),
+                accounts.emailOf(one.name()),
                 factors.isInUse(one.name()) || passkeys.has(one.name()),
                 doors.isVouchedFor(one.name()),
                 held(one),

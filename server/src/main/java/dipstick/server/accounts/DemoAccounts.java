@@ -35,8 +35,11 @@ public final class DemoAccounts {
     }
 
     public static void create(Accounts accounts) {
-        ALL.forEach(demo -> accounts.create(
-                demo.colleague(), demo.password(), demo.colleague().name()));
+        ALL.forEach(demo -> {
+            String name = demo.colleague().name();
+            accounts.create(demo.colleague(), demo.password(), name);
+            accounts.keepEmail(name, name + "@example.org");
+        });
     }
 
     static List<SessionController.DemoAccount> shown() {

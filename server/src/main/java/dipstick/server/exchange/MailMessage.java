@@ -6,7 +6,6 @@ import jakarta.mail.internet.MimeMessage;
 import java.io.UnsupportedEncodingException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
-import java.util.UUID;
 import org.springframework.mail.javamail.JavaMailSender;
 import org.springframework.mail.javamail.MimeMessageHelper;
 import org.springframework.web.util.HtmlUtils;
@@ -19,7 +18,8 @@ import org.springframework.web.util.HtmlUtils;
  * @param signedBy the lines under it
  */
 record MailMessage(
-        String to, String language, LetterTemplate.Letter letter, String practice, String replyTo, String signedBy) {
+        String to, String language, LetterTemplate.Letter letter, String practice, String replyTo, String signedBy)
+        implements MailSending.Sendable {
     private static final String UNSUBSCRIBE = "Please do not write to me";
 
     /**
@@ -28,9 +28,9 @@ record MailMessage(
      *
      * @param from the address that mail is sent from
      */
-    MimeMessage mime(JavaMailSender sender, String from) throws MessagingException {
-        String domain = from.substring(from.lastIndexOf('@') + 1);
-        MimeMessage message = new Identified(sender.createMimeMessage(), UUID.randomUUID() + "@" + domain);
+    @Override
+    public MimeMessage mime(JavaMailSender sender, String from) throws MessagingException {
+                MimeMessage message = IdentifiedMessage.of(sender, from);
         MimeMessageHelper helper = new MimeMessageHelper(message, true, StandardCharsets.UTF_8.name());
         helper.setFrom(named(from));
         if (!replyTo.isBlank()) {
@@ -70,20 +70,5 @@ record MailMessage(
                 + "\" dir=\"auto\"><head><meta charset=\"utf-8\"><title>"
                 + HtmlUtils.htmlEscape(letter.subject(), StandardCharsets.UTF_8.name())
                 + "</title></head><body><p>" + paragraphs + "</p></body></html>";
-    }
-
-    /** With a number of our own in place of the one that is made of this machine's name. */
-    private static final class Identified extends MimeMessage {
-        private final String id;
-
-        Identified(MimeMessage source, String id) {
-            super(source.getSession());
-            this.id = id;
-        }
-
-        @Override
-        protected void updateMessageID() throws MessagingException {
-            setHeader("Message-ID", "<" + id + ">");
-        }
     }
 }

@@ -1,6 +1,7 @@
 package dipstick.server.exchange;
 
 import jakarta.mail.MessagingException;
+import jakarta.mail.internet.MimeMessage;
 import java.util.List;
 import java.util.Optional;
 import org.slf4j.Logger;
@@ -18,8 +19,8 @@ import org.springframework.stereotype.Service;
  * was sent.
  */
 @Service
-class MailSending {
-    static final String UNREACHABLE =
+public class MailSending {
+    public static final String UNREACHABLE =
             "The mail server could not be reached, or did not let us in. Nothing was sent to them; try again later.";
 
     private static final String REFUSED = "The mail server refused it, so it was not sent.";
@@ -39,7 +40,7 @@ class MailSending {
         this.from = from;
     }
 
-    boolean isReady() {
+    public boolean isReady() {
         return sender.isPresent();
     }
 
@@ -47,8 +48,14 @@ class MailSending {
         return standIn.isPresent();
     }
 
+    /** Something that can be sent. */
+    public interface Sendable {
+        /** @param from the address that mail is sent from */
+        MimeMessage mime(JavaMailSender server, String from) throws MessagingException;
+    }
+
     /** Sends it; gives why not, in a sentence, where the server is not there or does not take it. */
-    Optional<String> send(MailMessage message) {
+    public Optional<String> send(Sendable message) {
         try {
             JavaMailSender server = sender.orElseThrow();
             server.send(message.mime(server, from));

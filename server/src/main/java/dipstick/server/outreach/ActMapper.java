@@ -1,6 +1,7 @@
 package dipstick.server.outreach;
 
 import dipstick.server.database.Chunks;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -121,6 +122,21 @@ interface ActMapper {
             GROUP BY a.person
             """)
     Optional<Reached> reachedOf(String set, String person);
+
+    /** The last act of all; 0 before the first. */
+    @Select("SELECT COALESCE(MAX(id), 0) FROM outreach_act")
+    long lastId();
+
+    /** The same as it was at a time. */
+    @Select("SELECT COALESCE(MAX(id), 0) FROM outreach_act WHERE at <= #{at}")
+    long lastIdAt(Instant at);
+
+    /** Those who came to be on a list after an act. */
+    @Select("""
+            SELECT DISTINCT person FROM outreach_act
+            WHERE set_id = #{set} AND kind IN ('JOINED', 'NOW_ON') AND NOT undone AND id > #{after}
+            """)
+    List<String> joinedAfter(String set, long after);
 
     record Tally(String person, String outcome, String monthOf, int attempts) {}
 

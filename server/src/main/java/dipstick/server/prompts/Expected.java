@@ -56,20 +56,20 @@ class Expected {
 
     /** Those of whom a colleague may know, each at their first appointment between two days. */
     List<ComingIn> first(LocalDate from, LocalDate to, Colleague who) {
-        return between(from, to, who, 1);
+        return between(from, to, who, 1, _ -> true);
     }
 
-    /** Those of one day of whom somebody is to be told, at each of their appointments. */
-    List<ComingIn> toldOf(LocalDate day, Colleague who) {
-        return between(day, day, who, Integer.MAX_VALUE).stream()
+    /** Those of one day of whom somebody is to be told by some lists, at each of their appointments. */
+    List<ComingIn> toldOf(LocalDate day, Colleague who, Predicate<String> by) {
+        return between(day, day, who, Integer.MAX_VALUE, by).stream()
                 .map(ComingIn::toldOf)
                 .filter(one -> !one.mention().isEmpty())
                 .toList();
     }
 
-    private List<ComingIn> between(LocalDate from, LocalDate to, Colleague who, int each) {
+    private List<ComingIn> between(LocalDate from, LocalDate to, Colleague who, int each, Predicate<String> by) {
         Population records = views.current().population();
-        Predicate<String> lists = list -> sharing.of(who, list).includes(Right.VIEW);
+        Predicate<String> lists = list -> by.test(list) && sharing.of(who, list).includes(Right.VIEW);
         return places.people(lists).stream()
                 .flatMap(id -> {
                     OptionalInt person = records.find(id);

@@ -11,6 +11,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -60,8 +61,13 @@ public class MorningSheet {
     public record Due(String set, String list, String why, String say) {}
 
     /** The sheet of a day as a colleague may see it. */
-    public List<Group> of(LocalDate day, Colleague who) {
-        Map<String, List<ComingIn>> groups = expected.toldOf(day, who).stream()
+    List<Group> of(LocalDate day, Colleague who) {
+        return of(day, who, _ -> true);
+    }
+
+    /** @param lists of which it tells, where the colleague may see them */
+    public List<Group> of(LocalDate day, Colleague who, Predicate<String> lists) {
+        Map<String, List<ComingIn>> groups = expected.toldOf(day, who, lists).stream()
                 .collect(Collectors.groupingBy(
                         one -> one.site() + "\n" + one.provider(), TreeMap::new, Collectors.toList()));
         return groups.values().stream()

@@ -1,5 +1,6 @@
 package dipstick.server.readings;
 
+import dipstick.server.practice.Schedule;
 import java.time.DayOfWeek;
 import java.time.LocalTime;
 import java.util.Map;

@@ -1,6 +1,7 @@
 package dipstick.server.readings;
 
 import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.practice.Schedule;
 import dipstick.server.practice.Today;
 import dipstick.server.records.ValueCounts.ValueCount;
 import dipstick.server.sharing.Right;

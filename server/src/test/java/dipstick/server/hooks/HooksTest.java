@@ -28,7 +28,8 @@ class HooksTest {
     private static final String RULE = "{\"whenOpened\": false, \"whenComingIn\": false, \"toRecordSystems\": true,"
             + " \"sentence\": \"A *hearing* check is due.\"}";
 
-    private static final String REPORT = "{\"format\": \"JSON\", \"asked\": {\"askedBy\": \"them\", \"why\": \"to see\"}}";
+    private static final String REPORT =
+            "{\"format\": \"JSON\", \"asked\": {\"askedBy\": \"them\", \"why\": \"to see\"}}";
 
     private static Visitor coordinator;
     private static Visitor admin;
@@ -91,7 +92,9 @@ class HooksTest {
     @Test
     void what_there_is_is_discovered() throws Exception {
         JsonNode services = ask(ISSUER, "", "").json().get("services");
-        assertThat(services.valueStream().map(one -> one.get("id").asString() + " " + one.get("hook").asString()))
+        assertThat(services.valueStream()
+                        .map(one ->
+                                one.get("id").asString() + " " + one.get("hook").asString()))
                 .containsExactly("due-when-opened patient-view", "due-when-booked appointment-book");
         assertThat(services.at("/0/prefetch/patient").asString()).isEqualTo("Patient/{{context.patientId}}");
     }
@@ -100,7 +103,8 @@ class HooksTest {
     void whoever_is_opened_or_booked_there_is_told_of_with_why_and_a_way_here() throws Exception {
         for (String service : List.of("/due-when-opened patient-view", "/due-when-booked appointment-book")) {
             String[] words = service.split(" ");
-            JsonNode cards = ask(ISSUER, words[0], asked(words[1], "hk-1", "")).json().get("cards");
+            JsonNode cards =
+                    ask(ISSUER, words[0], asked(words[1], "hk-1", "")).json().get("cards");
             assertThat(cards.size()).as(service).isEqualTo(1);
             JsonNode card = cards.get(0);
             assertThat(card.get("summary").asString()).isEqualTo("Hearing checks: A *hearing* check is due.");
@@ -111,7 +115,8 @@ class HooksTest {
             assertThat(card.at("/links/0/url").asString()).endsWith("/lists/hk-list?person=hk-1");
             assertThat(card.at("/source/label").asString()).startsWith("Dipstick");
         }
-        assertThat(ask(ISSUER, "/due-when-opened", asked("patient-view", "hk-2", "")).text())
+        assertThat(ask(ISSUER, "/due-when-opened", asked("patient-view", "hk-2", ""))
+                        .text())
                 .as("on no list that tells record systems")
                 .isEqualTo(ask(ISSUER, "/due-when-opened", asked("patient-view", "never-was", ""))
                         .text())
@@ -130,7 +135,8 @@ class HooksTest {
                         .text())
                 .as("by a number of another system")
                 .isEqualTo("{\"cards\":[]}");
-        assertThat(ask(there, "/due-when-opened", asked("patient-view", "hk-1", "")).status())
+        assertThat(ask(there, "/due-when-opened", asked("patient-view", "hk-1", ""))
+                        .status())
                 .isEqualTo(412);
         assertThat(ask(there, "/due-when-opened", asked("patient-view", "p8", patient("p9", NUMBERS, "hk-1")))
                         .status())
@@ -153,8 +159,10 @@ class HooksTest {
                 .asString();
 
         String unknown = feedback(UUID.randomUUID().toString(), "accepted", "");
-        assertThat(ask(ISSUER, "/due-when-opened/feedback", "{\"feedback\": [" + feedback(card, "accepted", "") + ", "
-                                + unknown + "]}")
+        assertThat(ask(
+                                ISSUER,
+                                "/due-when-opened/feedback",
+                                "{\"feedback\": [" + feedback(card, "accepted", "") + ", " + unknown + "]}")
                         .status())
                 .as("all or nothing")
                 .isEqualTo(404);
@@ -162,14 +170,17 @@ class HooksTest {
                         .status())
                 .as("of another system")
                 .isEqualTo(404);
-        assertThat(ask(ISSUER, "/due-when-opened/feedback", feedbacks(card, "shrugged", "")).status())
+        assertThat(ask(ISSUER, "/due-when-opened/feedback", feedbacks(card, "shrugged", ""))
+                        .status())
                 .isEqualTo(422);
 
         String reason = ", \"overrideReason\": {\"reason\": {\"code\": \"declined\", \"system\":"
                 + " \"urn:dipstick:not-now\", \"display\": \"Does not want it\"}, \"userComment\": \"ask in spring\"}";
-        assertThat(ask(ISSUER, "/due-when-opened/feedback", feedbacks(card, "overridden", reason)).status())
+        assertThat(ask(ISSUER, "/due-when-opened/feedback", feedbacks(card, "overridden", reason))
+                        .status())
                 .isEqualTo(200);
-        assertThat(ask(ISSUER, "/due-when-opened", asked("patient-view", "hk-3", "")).text())
+        assertThat(ask(ISSUER, "/due-when-opened", asked("patient-view", "hk-3", ""))
+                        .text())
                 .isEqualTo("{\"cards\":[]}");
         assertThat(coordinator
                         .get("/api/who/hk-3")
@@ -197,7 +208,8 @@ class HooksTest {
     @Test
     void only_what_a_trusted_system_signed_for_this_address_now_and_once_is_let_in() throws Exception {
         String here = address("");
-        assertThat(refused(chart.token(Signing.claims("https://other.example.org", here).build())))
+        assertThat(refused(chart.token(
+                        Signing.claims("https://other.example.org", here).build())))
                 .contains("(iss)");
         assertThat(refused(new Signing().token(Signing.claims(ISSUER, here).build())))
                 .contains("none of the keys");

@@ -19,7 +19,9 @@ final class Signing {
     private final ECKey key;
 
     Signing() throws Exception {
-        key = new ECKeyGenerator(Curve.P_384).keyID(UUID.randomUUID().toString()).generate();
+        key = new ECKeyGenerator(Curve.P_384)
+                .keyID(UUID.randomUUID().toString())
+                .generate();
     }
 
     String publicKeys() {

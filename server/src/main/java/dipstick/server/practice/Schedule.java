@@ -1,4 +1,4 @@
-package dipstick.server.readings;
+package dipstick.server.practice;
 
 import java.time.DayOfWeek;
 import java.time.Instant;
@@ -9,17 +9,17 @@ import java.time.temporal.TemporalAdjusters;
 import java.util.Optional;
 
 /**
- * When a list is read by itself, in the practice's time zone. A time that daylight saving skips is read an hour later, one
+ * When something is done by itself, as a list is read, in the practice's time zone. A time that daylight saving skips is read an hour later, one
  * that it repeats the first time; where a month has no such day, its last day is meant.
  *
  * @param dayOfWeek of a weekly reading
  * @param dayOfMonth of a monthly reading, 1 to 31
  */
-record Schedule(Every every, DayOfWeek dayOfWeek, int dayOfMonth, LocalTime at) {
+public record Schedule(Every every, DayOfWeek dayOfWeek, int dayOfMonth, LocalTime at) {
     /** What holds until a coordinator says otherwise: the list of a day is there before anybody is. */
-    static final Schedule DAILY = new Schedule(Every.DAY, DayOfWeek.MONDAY, 1, LocalTime.of(6, 0));
+    public static final Schedule DAILY = new Schedule(Every.DAY, DayOfWeek.MONDAY, 1, LocalTime.of(6, 0));
 
-    enum Every {
+    public enum Every {
         NEVER,
         DAY,
         WEEK,
@@ -27,7 +27,7 @@ record Schedule(Every every, DayOfWeek dayOfWeek, int dayOfMonth, LocalTime at) 
     }
 
     /** The last time that has come; nothing where there is no such time. */
-    Optional<Instant> latestDue(Instant now, ZoneId zone) {
+    public Optional<Instant> latestDue(Instant now, ZoneId zone) {
         LocalDate today = now.atZone(zone).toLocalDate();
         return day(today).map(day -> {
             Instant due = at(day, zone);
@@ -36,7 +36,7 @@ record Schedule(Every every, DayOfWeek dayOfWeek, int dayOfMonth, LocalTime at) 
     }
 
     /** The first time that is still to come. */
-    Optional<Instant> nextDue(Instant now, ZoneId zone) {
+    public Optional<Instant> nextDue(Instant now, ZoneId zone) {
         LocalDate today = now.atZone(zone).toLocalDate();
         return day(today).map(day -> {
             Instant due = at(day, zone);

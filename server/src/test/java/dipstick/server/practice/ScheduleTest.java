@@ -1,4 +1,4 @@
-package dipstick.server.readings;
+package dipstick.server.practice;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -4,6 +4,7 @@ import { ListPage, ListsPage } from './lists'
 import { DeskPage } from './outreach'
 import { PeoplePage } from './people'
 import { has, homeOf } from './places'
+import { ComingInPage } from './prompts'
 import { RecordsPage, SamePersonPage, StatePage } from './records'
 import { PracticePage } from './practice'
 import { SideBySidePage } from './sidebyside'
@@ -32,6 +33,7 @@ export const router = createRouter({
     { path: '/records/same-person', component: SamePersonPage },
     { path: '/records/state', component: StatePage },
     { path: '/today', component: TodayPage },
+    { path: '/today/coming-in', component: ComingInPage },
     { path: '/practice', component: PracticePage },
     { path: '/:other(.*)*', redirect: '/' },
   ],

@@ -22,6 +22,7 @@ const draft = reactive({
   ownPeopleOnly: false,
   givenListsOnly: false,
   closed: false,
+  email: '',
   password: '',
 })
 const opened = ref(0)
@@ -39,6 +40,7 @@ watch(visible, (shown) => {
       ownPeopleOnly: account?.ownPeopleOnly ?? false,
       givenListsOnly: account?.givenListsOnly ?? false,
       closed: account?.closed ?? false,
+      email: account?.email ?? '',
       password: '',
     })
     revision.value = account?.revision ?? 0
@@ -87,6 +89,14 @@ async function save() {
       </template>
       <label for="account-display">Name</label>
       <InputText id="account-display" v-model="draft.displayName" required maxlength="100" />
+      <label for="account-email">E-mail</label>
+      <InputText
+        id="account-email"
+        v-model="draft.email"
+        type="email"
+        maxlength="254"
+        placeholder="where they read what is sent to them; may be empty"
+      />
       <span>Roles</span>
       <span class="roles">
         <label v-for="one in ROLE_WORDS" :key="one.role">

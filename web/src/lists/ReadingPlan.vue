@@ -3,33 +3,17 @@ import { Problem, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import { useTyping } from '@/api/typing'
 import { timeWords } from '@/days'
+import { ScheduleChoice } from '@/schedule'
 import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import DialChoices from './DialChoices.vue'
 import { dialsOf, planWords, settingsOf, type Plan } from './readingPlan'
 
 /** When a list is read by itself, and with which dials. */
 const { id, mayChange } = defineProps<{ id: string; mayChange: boolean }>()
-
-const EVERY: readonly { every: Plan['every']; name: string }[] = [
-  { every: 'DAY', name: 'every day' },
-  { every: 'WEEK', name: 'every week' },
-  { every: 'MONTH', name: 'every month' },
-  { every: 'NEVER', name: 'not by itself' },
-]
-const DAYS: readonly Plan['dayOfWeek'][] = [
-  'MONDAY',
-  'TUESDAY',
-  'WEDNESDAY',
-  'THURSDAY',
-  'FRIDAY',
-  'SATURDAY',
-  'SUNDAY',
-]
 
 const queries = useQueryClient()
 const address = computed(() => `/api/lists/${encodeURIComponent(id)}/reading-plan`)
@@ -109,35 +93,7 @@ async function save() {
   </p>
   <form v-else-if="changing" class="plan" @submit.prevent="save">
     <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
-    <label for="plan-every">Read</label>
-    <select id="plan-every" v-model="draft.every" class="plain">
-      <option v-for="one in EVERY" :key="one.every" :value="one.every">{{ one.name }}</option>
-    </select>
-    <select
-      v-if="draft.every === 'WEEK'"
-      v-model="draft.dayOfWeek"
-      class="plain"
-      aria-label="Day of the week"
-    >
-      <option v-for="day in DAYS" :key="day" :value="day">
-        {{ day[0] + day.slice(1).toLowerCase() }}
-      </option>
-    </select>
-    <template v-if="draft.every === 'MONTH'">
-      <label for="plan-day">on day</label>
-      <input
-        id="plan-day"
-        v-model.number="draft.dayOfMonth"
-        class="day"
-        type="number"
-        min="1"
-        max="31"
-      />
-    </template>
-    <template v-if="draft.every !== 'NEVER'">
-      <label for="plan-at">at</label>
-      <InputText id="plan-at" v-model="draft.at" size="small" class="at" placeholder="06:00" />
-    </template>
+    <ScheduleChoice v-model="draft" of="plan" does="Read" />
     <DialChoices v-model="draft.turned" of="plan" :dials="dials" :values="plan?.values ?? {}" />
     <p v-if="dials.length" class="trial" aria-live="polite">
       <template v-if="trialError">{{ sentenceOf(trialError) }}</template>
@@ -165,11 +121,6 @@ async function save() {
 .plan .notice {
   flex-basis: 100%;
   margin: 0;
-}
-
-.at,
-.day {
-  width: 64px;
 }
 
 .trial {

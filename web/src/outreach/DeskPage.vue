@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { sentenceOf } from '@/api/client'
+import type { WorkFields } from '@/api/work'
 import { dayWords } from '@/days'
 import { OutDialog } from '@/exchange'
 import { DialsSet, ReadingsDialog } from '@/lists'
+import { PromptRuleDialog } from '@/prompts'
+import { SendingsDialog } from '@/sending'
 import { useSession } from '@/session'
 import { SharingDialog } from '@/sharing'
 import { count } from '@/stick'
@@ -23,7 +26,7 @@ import PersonInHand from './PersonInHand.vue'
 import PlanDialog from './PlanDialog.vue'
 import { ALL_BANDS, bandsOf, isIn, nextToTake, QUEUES, type DeskRow, type QueueId } from './queues'
 import ReasonDialog from './ReasonDialog.vue'
-import { useDesk, type WorkFields } from './useDesk'
+import { useDesk } from './useDesk'
 import { useViews } from './useViews'
 import ViewDialog from './ViewDialog.vue'
 import { STEPS, type Step } from './words'
@@ -68,6 +71,8 @@ const shown = ref<
   | 'give'
   | 'view'
   | 'out'
+  | 'prompt'
+  | 'sending'
 >('')
 const panel = useTemplateRef('panel')
 
@@ -330,6 +335,8 @@ const closeShown = model('close')
 const giveShown = model('give')
 const viewShown = model('view')
 const outShown = model('out')
+const promptShown = model('prompt')
+const sendingShown = model('sending')
 /** Who was marked, or in the queue, when the dialog was opened; they may go elsewhere once they are written to. */
 const takenOut = shallowRef<readonly DeskRow[]>([])
 watch(outShown, (isShown) => {
@@ -360,7 +367,9 @@ watch(outShown, (isShown) => {
         label="How it is worked"
         @click="shown = 'manner'"
       />
+      <Button v-if="mayChange" text size="small" label="Prompts" @click="shown = 'prompt'" />
       <Button v-if="mayChange" text size="small" label="Share" @click="shown = 'sharing'" />
+      <Button text size="small" label="Send" @click="shown = 'sending'" />
       <Button text size="small" label="Take out" @click="shown = 'out'" />
       <select
         v-if="views.length > 1"
@@ -460,6 +469,13 @@ watch(outShown, (isShown) => {
       :may-change="mayChange"
     />
     <MannerDialog v-if="desk" :id="id" v-model:visible="mannerShown" :desk="desk" />
+    <PromptRuleDialog :id="id" v-model:visible="promptShown" :name="desk?.name ?? ''" />
+    <SendingsDialog
+      :id="id"
+      v-model:visible="sendingShown"
+      :name="desk?.name ?? ''"
+      :may-change="mayChange"
+    />
     <SharingDialog :id="id" v-model:visible="sharingShown" :name="desk?.name ?? ''" />
     <KeysDialog v-model:visible="keysShown" />
     <PlanDialog v-model:visible="planShown" :today="session.today" @plan="plan" />

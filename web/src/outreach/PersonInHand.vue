@@ -2,6 +2,7 @@
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { PersonActs, PersonPanel } from '@/people'
+import { PersonPrompts } from '@/prompts'
 import { Veiled, VeiledWords } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
@@ -101,6 +102,7 @@ defineExpose({ focusNote })
       {{ row.inHand?.name }} has this person in hand.
     </p>
 
+    <PersonPrompts :person="row.person.id" :telling="telling" :without="list" />
     <dl class="contacts">
       <template v-for="contact in contacts" :key="contact.field">
         <dt>{{ contact.field }}</dt>

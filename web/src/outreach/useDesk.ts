@@ -1,4 +1,5 @@
-import { Problem, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { Problem, send, sentenceOf, type Schemas } from '@/api/client'
+import { sendWork, workOf, type WorkFields } from '@/api/work'
 import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useToast } from 'primevue/usetoast'
@@ -9,24 +10,6 @@ type Work = Schemas['Work']
 
 /** The server does it about so many at once; what is done about more is still one thing to undo. */
 const AT_ONCE = 2000
-
-/**
- * Sends work, and sends it again under the same name where no answer came: the server does it once, and answers as at
- * first.
- */
-async function sendOnce(address: string, work: Work): Promise<Schemas['WorkDone']> {
-  try {
-    return await sendJson('POST', address, work)
-  } catch (failure) {
-    if (failure instanceof Problem && failure.type === 'offline') {
-      return await sendJson('POST', address, work)
-    }
-    throw failure
-  }
-}
-
-/** What is said of some work besides whom it is about. */
-export type WorkFields = Partial<Omit<Work, 'kind' | 'batch' | 'part' | 'people'>>
 
 /** The desk of a list as the server has it, and what is done at it. */
 export function useDesk(list: Ref<string>) {
@@ -76,17 +59,7 @@ export function useDesk(list: Ref<string>) {
     if (rows.length === 0) {
       return false
     }
-    const wanted: Omit<Work, 'people' | 'part'> = {
-      kind,
-      batch: crypto.randomUUID(),
-      outcome: '',
-      words: '',
-      step: 'NONE',
-      day: '',
-      to: '',
-      everywhere: false,
-      ...fields,
-    }
+    const wanted = workOf(kind, fields)
     const at = list.value
     const people = rows.map((row) => ({ person: row.person.id, revision: row.revision }))
     let finished = 0
@@ -94,7 +67,7 @@ export function useDesk(list: Ref<string>) {
     try {
       for (let from = 0; from < people.length; from += AT_ONCE) {
         const some = people.slice(from, from + AT_ONCE)
-        const answer = await sendOnce(`${addressOf(at)}/work`, {
+        const answer = await sendWork(at, {
           ...wanted,
           part: from / AT_ONCE,
           people: some,

@@ -2,6 +2,7 @@
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { PersonAsks } from '@/privacy'
+import { PersonPrompts } from '@/prompts'
 import { useSession } from '@/session'
 import { VeiledWords } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
@@ -81,6 +82,7 @@ function dueWords(due: string): string {
     <p v-if="standings?.length === 0" class="quiet">
       No criteria set is saved yet, so there is no list to be on.
     </p>
+    <PersonPrompts :person="person" :telling="telling" />
     <ul>
       <li v-for="one in standings" :key="one.set">
         <button

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { placesOf } from '@/places'
+import { WhoRings } from '@/prompts'
 import { OwnAccountDialog, useSession } from '@/session'
 import { useVeil, VEIL_KEY } from '@/veil'
+import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 
@@ -10,6 +12,20 @@ const veil = useVeil()
 const accountShown = ref(false)
 
 const places = computed(() => placesOf(session.roles))
+
+/** A function key, as the veil's, since it is pressed wherever one is. */
+const WHO_KEY = 'F8'
+const whoShown = ref(false)
+const worksLists = computed(() =>
+  session.roles.some((role) => ['COORDINATOR', 'CALLER', 'CLINICIAN'].includes(role)),
+)
+
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (event.key === WHO_KEY && worksLists.value) {
+    event.preventDefault()
+    whoShown.value = true
+  }
+})
 </script>
 
 <template>
@@ -22,6 +38,14 @@ const places = computed(() => placesOf(session.roles))
         place.name
       }}</RouterLink>
     </nav>
+    <button
+      v-if="worksLists"
+      class="word"
+      :title="`Who rings or walks in (${WHO_KEY})`"
+      @click="whoShown = true"
+    >
+      Who is it?
+    </button>
     <span class="practice">{{ session.current?.practice }}</span>
     <button
       class="word"
@@ -36,6 +60,7 @@ const places = computed(() => placesOf(session.roles))
     </button>
     <button class="word" @click="session.signOut()">Sign out</button>
     <OwnAccountDialog v-model:visible="accountShown" />
+    <WhoRings v-if="worksLists" v-model:visible="whoShown" />
   </header>
 </template>
 

@@ -11,7 +11,7 @@ afterEach(() => {
   sessionStorage.clear()
 })
 
-const NOTHING = { followUps: [], joined: [], handedOver: [], comingIn: [] }
+const NOTHING = { followUps: [], joined: [], handedOver: [] }
 const DAY = {
   followUps: [
     {
@@ -31,28 +31,46 @@ const DAY = {
       words: 'from Ines Wray on 25 Nov 2026',
     },
   ],
-  comingIn: [
-    {
-      person: deskRow('Tove').person,
-      when: '26 Nov 2026',
-      today: true,
-      mention: [
-        { set: 'kidney', list: 'Kidney', why: 'No result since May.' },
-        { set: 'hearing', list: 'Hearing', why: 'Never checked.' },
-      ],
-    },
-    {
-      person: deskRow('Wend').person,
-      when: '1 Dec 2026',
-      today: false,
-      mention: [{ set: 'kidney', list: 'Kidney', why: 'No result.' }],
-    },
-  ],
 }
+const COMING = [
+  {
+    person: deskRow('Tove').person,
+    on: '2026-11-26',
+    provider: 'Nurse Fern',
+    site: 'Mill Lane',
+    mention: [
+      {
+        set: 'kidney',
+        list: 'Kidney',
+        why: 'No result since May.',
+        prompt: true,
+        say: 'Your kidneys want a look.',
+      },
+      { set: 'hearing', list: 'Hearing', why: 'Never checked.', prompt: false, say: '' },
+    ],
+  },
+  {
+    person: deskRow('Wend').person,
+    on: '2026-12-01',
+    provider: '',
+    site: '',
+    mention: [
+      {
+        set: 'kidney',
+        list: 'Kidney',
+        why: 'No result.',
+        prompt: false,
+        say: '',
+        not: 'Set aside. until 3 Dec 2026: abroad (Ines Wray)',
+      },
+    ],
+  },
+]
 
-async function today(day: object) {
+async function today(day: object, coming: object[] = []) {
   serving({
     'GET /api/today': day,
+    'GET /api/coming-in': coming,
     'GET /api/records': {
       people: 6014,
       records: 163570,
@@ -86,13 +104,15 @@ describe('Today', () => {
   })
 
   it('says who comes in this week, with everything to mention at once', async () => {
-    const wrapper = await today(DAY)
+    const wrapper = await today(DAY, COMING)
     const coming = words(wrapper, 'Coming in')
     expect(coming).toContain('Coming in this week 2')
     expect(coming).toMatch(/today ?Tove, Ada/)
     expect(coming).toContain('Kidney: No result since May.')
     expect(coming).toContain('Hearing: Never checked.')
     expect(coming).toMatch(/1 Dec ?Wend, Ada/)
+    expect(coming).toContain('“Your kidneys want a look.”')
+    expect(coming).toContain('Set aside. until 3 Dec 2026: abroad')
   })
 
   it('says what to do where there is nothing', async () => {
@@ -112,7 +132,7 @@ describe('Today', () => {
   })
 
   it('names nobody while the veil is down', async () => {
-    const wrapper = await today(DAY)
+    const wrapper = await today(DAY, COMING)
     useVeil().turn()
     await nextTick()
     expect(wrapper.html()).not.toMatch(/Marl, Ada|Vask, Ada|Tove, Ada/)

@@ -5,9 +5,10 @@ import { HandOver } from '@/accounts'
 import { CalendarAddress } from '@/exchange'
 import { ListsRack } from '@/lists'
 import { stepWords } from '@/outreach'
+import { ComingInThisWeek } from '@/prompts'
 import { useSession } from '@/session'
 import { count } from '@/stick'
-import { Veiled, VeiledWords } from '@/veil'
+import { Veiled } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
@@ -88,33 +89,7 @@ function address(list: string): string {
           </li>
         </ul>
       </section>
-      <section aria-label="Coming in">
-        <h2>
-          Coming in this week <span class="quiet">{{ count(day.comingIn.length) }}</span>
-        </h2>
-        <p v-if="day.comingIn.length === 0" class="quiet">
-          {{ nobody }} on a list has an appointment on record for the next seven days.
-        </p>
-        <ol class="coming">
-          <li v-for="one in day.comingIn" :key="one.person.id" :class="{ now: one.today }">
-            <span class="when">{{ one.today ? 'today' : one.when.replace(/ \d{4}$/, '') }}</span>
-            <span>
-              <strong><Veiled :text="one.person.name" /></strong>
-              <span class="quiet with">
-                {{ one.person.provider }}{{ one.person.site ? `, ${one.person.site}` : '' }}</span
-              >
-              <span v-for="mention in one.mention" :key="mention.set" class="mention">
-                <RouterLink
-                  :to="{ path: address(mention.set), query: { person: one.person.id } }"
-                  >{{ mention.list }}</RouterLink><template v-if="mention.toCheck"
-                  >, to check</template
-                >:
-                <VeiledWords :text="mention.why" :telling="[one.person.born, one.person.name]" />
-              </span>
-            </span>
-          </li>
-        </ol>
-      </section>
+      <ComingInThisWeek :nobody="nobody" />
     </div>
     <h2>The lists</h2>
     <ListsRack />
@@ -145,8 +120,7 @@ h2 .quiet {
   font-weight: 400;
 }
 
-ul,
-ol {
+ul {
   list-style: none;
   margin: 0;
   padding: 0;
@@ -157,23 +131,5 @@ li {
   gap: 10px;
   padding: 2px 0;
   border-bottom: 1px solid #eee5d2;
-}
-
-.when {
-  flex: 0 0 52px;
-  color: var(--soft-ink);
-}
-
-.now .when {
-  color: var(--amber-ink);
-  font-weight: 600;
-}
-
-.with {
-  margin-left: 8px;
-}
-
-.mention {
-  display: block;
 }
 </style>

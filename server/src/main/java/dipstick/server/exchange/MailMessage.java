@@ -30,7 +30,7 @@ record MailMessage(
      */
     @Override
     public MimeMessage mime(JavaMailSender sender, String from) throws MessagingException {
-                MimeMessage message = IdentifiedMessage.of(sender, from);
+        MimeMessage message = IdentifiedMessage.of(sender, from);
         MimeMessageHelper helper = new MimeMessageHelper(message, true, StandardCharsets.UTF_8.name());
         helper.setFrom(named(from));
         if (!replyTo.isBlank()) {

@@ -16,12 +16,12 @@ record Card(
         String summary,
         String detail,
         String indicator,
-        Source source,
+        CardSource source,
         List<OverrideReason> overrideReasons,
-        List<Link> links) {
-    record Source(String label, String url) {}
+        List<CardLink> links) {
+    record CardSource(String label, String url) {}
 
-    record Link(String label, String url, String type) {}
+    record CardLink(String label, String url, String type) {}
 
     /** A coding, as FHIR has it. */
     record OverrideReason(String code, String system, String display) {}

@@ -43,10 +43,10 @@ class CardWriter {
                 (prompt.say().isEmpty() ? "" : "**" + plain(prompt.say()) + "**\n\n") + plain(prompt.why()) + "\n\n"
                         + plain(since + "."),
                 isOverdue(prompt) ? "warning" : "info",
-                new Card.Source(
+                new Card.CardSource(
                         practice.practice().isBlank() ? "Dipstick" : "Dipstick, " + practice.practice(), address),
                 NOT_NOW,
-                List.of(new Card.Link(
+                List.of(new Card.CardLink(
                         "Open in Dipstick",
                         address + "/lists/" + encoded(prompt.set()) + "?person=" + encoded(person),
                         "absolute")));

@@ -3,10 +3,10 @@ package dipstick.server.hooks;
 import dipstick.core.population.Population;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
-import dipstick.server.hooks.Asked.Patient;
+import dipstick.server.hooks.HookCall.Patient;
 import dipstick.server.hooks.HookMapper.ToldCard;
 import dipstick.server.hooks.ServicesController.Feedback;
-import dipstick.server.hooks.ServicesController.OverrideReason;
+import dipstick.server.hooks.ServicesController.Overridden;
 import dipstick.server.practice.Today;
 import dipstick.server.prompts.Moment;
 import dipstick.server.prompts.Prompt;
@@ -60,7 +60,7 @@ class CardsTold {
 
     /** Nothing for somebody who is on no list that tells, or not known here: the record system does not learn which. */
     @Transactional
-    List<Card> of(HookService service, Asked asked, RecordSystem system) {
+    List<Card> of(HookService service, HookCall asked, RecordSystem system) {
         Population records = views.current().population();
         Optional<String> person = number(asked, system)
                 .map(number -> numbers.goesOnAs(numbers.meantBy(
@@ -88,7 +88,7 @@ class CardsTold {
     }
 
     /** The number by which a record system names the person; nothing where it knows none that is known here. */
-    private static Optional<String> number(Asked asked, RecordSystem system) {
+    private static Optional<String> number(HookCall asked, RecordSystem system) {
         if (system.numberSystem().isEmpty()) {
             return Optional.of(asked.context().patientId());
         }
@@ -131,7 +131,7 @@ class CardsTold {
     }
 
     private void answered(ToldCard card, Feedback feedback, RecordSystem system) {
-        String reason = feedback.overrideReason().map(OverrideReason::words).orElse("");
+        String reason = feedback.overrideReason().map(Overridden::words).orElse("");
         boolean said =
                 card.outcome().equals(feedback.outcome()) && card.reason().equals(reason);
         if (said) {

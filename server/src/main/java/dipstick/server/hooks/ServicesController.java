@@ -51,9 +51,9 @@ class ServicesController {
             @NotNull @Pattern(regexp = "accepted|overridden")
             String outcome,
 
-            Optional<@Valid OverrideReason> overrideReason) {}
+            Optional<@Valid Overridden> overrideReason) {}
 
-    record OverrideReason(Optional<@Valid Coding> reason, Optional<@Size(max = 1000) String> userComment) {
+    record Overridden(Optional<@Valid Coding> reason, Optional<@Size(max = 1000) String> userComment) {
         String words() {
             return String.join(
                             ": ",
@@ -83,7 +83,7 @@ class ServicesController {
     }
 
     @PostMapping("/{id}")
-    Cards ask(@PathVariable String id, @Valid @RequestBody Asked asked) {
+    Cards ask(@PathVariable String id, @Valid @RequestBody HookCall asked) {
         HookService service = service(id);
         if (!asked.hook().equals(service.hook())) {
             throw Problems.refused(

@@ -39,7 +39,7 @@ class ComingInController {
     }
 
     /** @param groups by site and provider */
-    record SheetOfDay(String day, List<MorningSheet.Group> groups) {}
+    record SheetOfDay(String day, List<MorningSheet.SheetGroup> groups) {}
 
     /** Within a week; each at their first appointment. */
     @GetMapping

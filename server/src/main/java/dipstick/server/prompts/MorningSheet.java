@@ -38,8 +38,8 @@ public class MorningSheet {
      * @param provider empty where neither the appointment nor the person says
      * @param site likewise
      */
-    public record Group(String site, String provider, List<Line> people) {
-        public Group {
+    public record SheetGroup(String site, String provider, List<SheetLine> people) {
+        public SheetGroup {
             people = List.copyOf(people);
         }
 
@@ -51,41 +51,41 @@ public class MorningSheet {
     }
 
     /** Somebody on the sheet, without contact details. */
-    public record Line(String person, String name, String born, List<Due> due) {
-        public Line {
+    public record SheetLine(String person, String name, String born, List<SheetDue> due) {
+        public SheetLine {
             due = List.copyOf(due);
         }
     }
 
     /** Something that is due of them; {@code say} is empty where nobody wrote what may be said. */
-    public record Due(String set, String list, String why, String say) {}
+    public record SheetDue(String set, String list, String why, String say) {}
 
     /** The sheet of a day as a colleague may see it. */
-    List<Group> of(LocalDate day, Colleague who) {
+    List<SheetGroup> of(LocalDate day, Colleague who) {
         return of(day, who, _ -> true);
     }
 
     /** @param lists of which it tells, where the colleague may see them */
-    public List<Group> of(LocalDate day, Colleague who, Predicate<String> lists) {
+    public List<SheetGroup> of(LocalDate day, Colleague who, Predicate<String> lists) {
         Map<String, List<ComingIn>> groups = expected.toldOf(day, who, lists).stream()
                 .collect(Collectors.groupingBy(
                         one -> one.site() + "\n" + one.provider(), TreeMap::new, Collectors.toList()));
         return groups.values().stream()
-                .map(those -> new Group(
+                .map(those -> new SheetGroup(
                         those.getFirst().site(),
                         those.getFirst().provider(),
                         those.stream().map(MorningSheet::line).distinct().toList()))
-                .sorted(Comparator.comparing(Group::site).thenComparing(Group::provider))
+                .sorted(Comparator.comparing(SheetGroup::site).thenComparing(SheetGroup::provider))
                 .toList();
     }
 
-    private static Line line(ComingIn one) {
-        return new Line(
+    private static SheetLine line(ComingIn one) {
+        return new SheetLine(
                 one.person().id(),
                 one.person().name(),
                 one.person().born(),
                 one.mention().stream()
-                        .map(mention -> new Due(mention.set(), mention.list(), mention.why(), mention.say()))
+                        .map(mention -> new SheetDue(mention.set(), mention.list(), mention.why(), mention.say()))
                         .toList());
     }
 
@@ -94,21 +94,21 @@ public class MorningSheet {
      *
      * @param footer who printed it, and when
      */
-    byte[] print(LocalDate day, List<Group> groups, String footer) {
+    byte[] print(LocalDate day, List<SheetGroup> groups, String footer) {
         return paper.tables(
                 (practice.practice().isBlank() ? "" : practice.practice() + ": ") + "coming in on " + DayWords.day(day),
                 groups.stream().map(this::table).toList(),
                 footer);
     }
 
-    private Table table(Group group) {
+    private Table table(SheetGroup group) {
         return new Table(
                 printable(group.title()),
                 COLUMNS,
                 group.people().stream().flatMap(this::rows).toList());
     }
 
-    private Stream<List<String>> rows(Line line) {
+    private Stream<List<String>> rows(SheetLine line) {
         return line.due().stream()
                 .map(due -> List.of(
                         printable(line.name()),

@@ -122,7 +122,7 @@ class Composing {
 
     private Composed morning(String set, Colleague to, String from) {
         LocalDate day = today.day();
-        List<MorningSheet.Group> groups = sheet.of(day, to, list -> set.isEmpty() || set.equals(list));
+        List<MorningSheet.SheetGroup> groups = sheet.of(day, to, list -> set.isEmpty() || set.equals(list));
         int people = groups.stream().mapToInt(group -> group.people().size()).sum();
         String counted = counted(people, "coming in to be told of something");
         return new Composed(
@@ -145,13 +145,13 @@ class Composing {
                 people > 0);
     }
 
-    private static List<String> row(MorningSheet.Line line) {
+    private static List<String> row(MorningSheet.SheetLine line) {
         return List.of(
                 line.name(),
                 line.born(),
                 line.due().stream().map(due -> due.list() + ": " + due.why()).collect(Collectors.joining(" ")),
                 line.due().stream()
-                        .map(MorningSheet.Due::say)
+                        .map(MorningSheet.SheetDue::say)
                         .filter(say -> !say.isEmpty())
                         .collect(Collectors.joining(" ")));
     }

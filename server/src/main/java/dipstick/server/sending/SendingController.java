@@ -133,12 +133,12 @@ class SendingController {
     }
 
     /** @param set empty for the morning sheet of all lists */
-    record Now(
+    record SendNow(
             @NotNull @Size(max = 200) String set, @NotNull What what) {}
 
     /** Sends it to whoever is signed in, as they may see it. */
     @PostMapping("/now")
-    Sendings.SentNow now(@Valid @RequestBody Now now) {
+    Sendings.SentNow now(@Valid @RequestBody SendNow now) {
         if (!now.set().isEmpty()) {
             sharing.require(now.set(), Right.VIEW);
         }

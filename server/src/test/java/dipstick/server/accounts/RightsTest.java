@@ -307,6 +307,9 @@ class RightsTest {
                 .containsExactlyInAnyOrder(
                         "POST /api/first-account", // with a code that only who started the server has seen
                         "GET /calendar/{token}.ics", // for who has the private address
+                        "GET /cds-services", // for record systems alone, which sign what they ask (HooksTest)
+                        "POST /cds-services/{id}",
+                        "POST /cds-services/{id}/feedback",
                         "GET /api/together"); // a stream that does not end, of what each may see
     }
 

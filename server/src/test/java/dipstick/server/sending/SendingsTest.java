@@ -27,9 +27,10 @@ import tools.jackson.databind.JsonNode;
 
 /** What colleagues are sent, when, of whom, and what is not sent twice. */
 class SendingsTest {
-    private static final String SET = "{\"format\": \"dipstick-criteria/1\", \"id\": \"feet\", \"name\": \"Foot check\","
-            + " \"include\": [{\"id\": \"active\", \"test\": {\"field\": \"status\", \"in\": [\"active\"]}}],"
-            + " \"shouldHave\": {\"rule\": \"all\", \"of\": [{\"id\": \"check\", \"test\": {\"events\": {\"kinds\": [\"visit\"]}}}]}}";
+    private static final String SET =
+            "{\"format\": \"dipstick-criteria/1\", \"id\": \"feet\", \"name\": \"Foot check\","
+                    + " \"include\": [{\"id\": \"active\", \"test\": {\"field\": \"status\", \"in\": [\"active\"]}}],"
+                    + " \"shouldHave\": {\"rule\": \"all\", \"of\": [{\"id\": \"check\", \"test\": {\"events\": {\"kinds\": [\"visit\"]}}}]}}";
 
     private static final String PEOPLE = "id,family_name,given_name,birth_date,phone,provider,status\n";
 
@@ -112,7 +113,8 @@ class SendingsTest {
         clock.set(Instant.parse(time));
         server.bean(SendingClock.class).tick();
         MimeMessage[] sent = post.getReceivedMessages();
-        List<String> subjects = Arrays.stream(sent).map(SendingsTest::line).sorted().toList();
+        List<String> subjects =
+                Arrays.stream(sent).map(SendingsTest::line).sorted().toList();
         post.purgeEmailFromAllMailboxes();
         return subjects;
     }
@@ -138,9 +140,12 @@ class SendingsTest {
 
     @Test
     void a_list_goes_out_at_its_time_once_to_each_of_whom_they_may_see() throws Exception {
-        assertThat(keep("daily", "feet", "LIST", false, "\"tam\", \"pennifer\", \"mute\"", "").status())
+        assertThat(keep("daily", "feet", "LIST", false, "\"tam\", \"pennifer\", \"mute\"", "")
+                        .status())
                 .isEqualTo(200);
-        assertThat(sentAt("2026-11-27T12:00:00Z")).as("today's time was before it was asked for").isEmpty();
+        assertThat(sentAt("2026-11-27T12:00:00Z"))
+                .as("today's time was before it was asked for")
+                .isEmpty();
         assertThat(sentAt("2026-11-28T06:59:00Z")).isEmpty();
         assertThat(sentAt("2026-11-28T07:00:00Z"))
                 .containsExactly(
@@ -184,12 +189,13 @@ class SendingsTest {
                 .contains("Sendwell, Ada", "/lists/feet", "To be left out")
                 .doesNotContain("01632");
         String whole = GreenMailUtil.getWholeMessage(post.getReceivedMessages()[0]);
-                assertThat(whole.substring(whole.indexOf("<!DOCTYPE")))
+        assertThat(whole.substring(whole.indexOf("<!DOCTYPE")))
                 .contains("&lt;b&gt;Bo")
                 .doesNotContain("<b>Bo", "01632");
         assertThat(whole).contains("Auto-Submitted: auto-generated");
 
-        Reply mute = server.visitor().signIn("mute", "a%20long%20password")
+        Reply mute = server.visitor()
+                .signIn("mute", "a%20long%20password")
                 .post("/api/sendings/now", "{\"set\": \"feet\", \"what\": \"LIST\"}");
         assertThat(mute.json().get("detail").asString()).startsWith("Nothing was sent to you. Has no e-mail");
     }
@@ -203,9 +209,11 @@ class SendingsTest {
         keep("sheet", "", "MORNING", true, "\"tam\"", "");
         assertThat(sentAt("2026-11-28T07:00:00Z")).isEmpty();
         People.bringIn(orla, "id,person_id,kind,on,site\ns-e1,s-2,appointment,2026-11-29,Mill Lane\n");
-        assertThat(sentAt("2026-11-29T07:00:00Z"))
-                .containsExactly("tam@example.org Coming in on 29 Nov 2026: 1");
-        assertThat(keep("none", "", "LIST", true, "\"tam\"", "").json().get("type").asString())
+        assertThat(sentAt("2026-11-29T07:00:00Z")).containsExactly("tam@example.org Coming in on 29 Nov 2026: 1");
+        assertThat(keep("none", "", "LIST", true, "\"tam\"", "")
+                        .json()
+                        .get("type")
+                        .asString())
                 .endsWith("no-list-named");
     }
 
@@ -213,9 +221,13 @@ class SendingsTest {
     void what_crosses_another_change_is_told_and_what_is_removed_is_sent_no_more() throws Exception {
         keep("daily", "feet", "LIST", false, "\"tam\"", "");
         assertThat(keep("daily", "feet", "LIST", false, "\"tam\"", "").status()).isEqualTo(412);
-        assertThat(keep("daily", "feet", "LIST", false, "\"nobody-here\"", "\"1\"").status())
+        assertThat(keep("daily", "feet", "LIST", false, "\"nobody-here\"", "\"1\"")
+                        .status())
                 .isEqualTo(422);
-        assertThat(keep("daily", "feet", "LIST", false, "\"orla\"", "\"1\"").json().get("revision").asInt())
+        assertThat(keep("daily", "feet", "LIST", false, "\"orla\"", "\"1\"")
+                        .json()
+                        .get("revision")
+                        .asInt())
                 .isEqualTo(2);
         assertThat(sentAt("2026-11-28T07:00:00Z")).singleElement().asString().startsWith("orla@");
         assertThat(orla.delete("/api/sendings/daily").status()).isEqualTo(204);

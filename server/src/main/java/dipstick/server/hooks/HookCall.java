@@ -13,7 +13,7 @@ import java.util.Optional;
  *
  * @param hookInstance by which it tells its requests apart
  */
-record Asked(
+record HookCall(
         @NotBlank @Size(max = 100) String hook,
         @NotBlank @Size(max = 100) String hookInstance,
         @NotNull @Valid Context context,

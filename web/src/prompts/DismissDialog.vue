@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { fromIso, toIso } from '@/days'
+import { useSession } from '@/session'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import { computed, ref, watch } from 'vue'
+
+/** Why, and for how long, nobody is to be told of somebody on a list; they stay on it. */
+const visible = defineModel<boolean>('visible', { required: true })
+const { list } = defineProps<{ list: string }>()
+const emit = defineEmits<{ dismiss: [reason: string, until: string] }>()
+
+const OFFERED = ['Wants to think about it', 'Not today', 'Was done elsewhere'] as const
+const WHILES = [
+  { name: 'a week', days: 7 },
+  { name: 'four weeks', days: 28 },
+  { name: 'three months', days: 91 },
+  { name: 'a year', days: 365 },
+] as const
+
+const session = useSession()
+const reason = ref('')
+const days = ref<number>(28)
+const until = computed(() => {
+  const date = fromIso(session.today) ?? new Date()
+  date.setDate(date.getDate() + days.value)
+  return toIso(date)
+})
+
+watch(visible, (shown) => {
+  if (shown) {
+    reason.value = ''
+    days.value = 28
+  }
+})
+
+function save() {
+  emit('dismiss', reason.value.trim(), until.value)
+  visible.value = false
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    :header="`Do not mention “${list}” for a while`"
+    :style="{ width: '460px' }"
+  >
+    <form class="form" @submit.prevent="save">
+      <label for="dismiss-why">Why</label>
+      <span>
+        <InputText id="dismiss-why" v-model="reason" fluid autofocus required maxlength="400" />
+        <span class="offered">
+          <button
+            v-for="one in OFFERED"
+            :key="one"
+            type="button"
+            class="word"
+            @click="reason = one"
+          >
+            {{ one }}
+          </button>
+        </span>
+      </span>
+      <label for="dismiss-while">For</label>
+      <Select
+        v-model="days"
+        label-id="dismiss-while"
+        aria-label="For how long"
+        :options="[...WHILES]"
+        option-label="name"
+        option-value="days"
+      />
+      <span></span>
+      <span class="buttons">
+        <Button type="submit" label="Do not mention it" :disabled="reason.trim() === ''" />
+        <Button type="button" text label="Leave as it was" @click="visible = false" />
+      </span>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+.offered {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+}
+
+.offered .word {
+  min-height: 24px;
+}
+</style>

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { useSaving } from '@/api/saving'
+import { useTyping } from '@/api/typing'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import Textarea from 'primevue/textarea'
+import { computed, watch } from 'vue'
+
+type PromptRule = Schemas['PromptRule']
+
+/** When a list prompts, and what may be said to those on it. */
+const visible = defineModel<boolean>('visible', { required: true })
+const { id, name } = defineProps<{ id: string; name: string }>()
+
+const queries = useQueryClient()
+const address = computed(() => `/api/lists/${encodeURIComponent(id)}/prompt`)
+const { data: kept, error } = useQuery({
+  queryKey: computed(() => ['lists', id, 'prompt']),
+  queryFn: () => send<Schemas['PromptRuleKept']>(address.value),
+  enabled: visible,
+})
+const {
+  draft: typed,
+  ifMatch,
+  saved,
+  begin,
+} = useTyping<PromptRule>(
+  () => id,
+  () => (kept.value ? { value: kept.value.rule, revision: kept.value.revision } : undefined),
+)
+/** The form is shown once there is one to change. */
+const draft = computed(() => typed.value as PromptRule)
+const { save: keep, say, saving, problem } = useSaving(() => id)
+
+watch([visible, () => id], ([shown]) => {
+  if (shown) {
+    begin()
+    say('')
+  }
+})
+
+async function save() {
+  const sent = { ...draft.value }
+  const done = await keep(
+    () => sendJson<Schemas['PromptRuleKept']>('PUT', address.value, sent, ifMatch.value),
+    (answer) => {
+      // What was changed since is still to be saved.
+      visible.value = JSON.stringify(draft.value) !== JSON.stringify(sent)
+      saved(sent, answer.revision)
+    },
+  )
+  if (done) {
+    await queries.invalidateQueries({ queryKey: ['lists', id, 'prompt'] })
+    await queries.invalidateQueries({ queryKey: ['prompts'] })
+  }
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    :header="`When “${name}” prompts`"
+    :style="{ width: '600px', maxWidth: '97vw' }"
+  >
+    <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <p v-else-if="!typed" class="quiet">When it prompts is being fetched.</p>
+    <form v-if="typed" @submit.prevent="save">
+      <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
+      <p class="quiet">
+        Whoever has somebody before them who is on this list is told so. Never of who is to check,
+        set aside, or held back.
+      </p>
+      <p>
+        <label
+          ><input v-model="draft.whenOpened" type="checkbox" /> when a colleague opens them in
+          Dipstick</label
+        >
+      </p>
+      <p>
+        <label
+          ><input v-model="draft.whenComingIn" type="checkbox" /> when they come in: on Today and on
+          the morning sheet</label
+        >
+      </p>
+      <p>
+        <label
+          ><input v-model="draft.toRecordSystems" type="checkbox" /> when they are opened or booked
+          in the record system</label
+        >
+      </p>
+      <label for="prompt-say">What to say</label>
+      <Textarea
+        id="prompt-say"
+        v-model="draft.sentence"
+        rows="2"
+        fluid
+        maxlength="500"
+        placeholder="such as: Your hearing check is due. Shall we find a day?"
+      />
+      <p class="buttons">
+        <Button type="submit" label="Save" :loading="saving" />
+        <Button type="button" text label="Leave as it was" @click="visible = false" />
+      </p>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+p {
+  margin: 6px 0;
+}
+</style>

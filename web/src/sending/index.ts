@@ -1,0 +1,1 @@
+export { default as SendingsDialog } from './SendingsDialog.vue'

@@ -36,6 +36,7 @@ const { data, error, isPending } = useLists()
             <Stick
               :value="list.has"
               :total="list.eligible"
+              :parts="list.bands.map((one) => one.people)"
               scale="linear"
               :width="200"
               :height="16"
@@ -45,6 +46,12 @@ const { data, error, isPending } = useLists()
               {{ percent(list.has, list.eligible) }}
             </span>
           </template>
+          <span v-if="list.bands.length" class="purpose bands">
+            <span v-for="(one, i) in list.bands" :key="one.band"
+              ><span class="swatch" :style="{ opacity: 0.55 / (i + 1) }" aria-hidden="true"></span
+              >{{ one.band || 'in no band' }} <strong>{{ count(one.people) }}</strong></span
+            >
+          </span>
           <span class="purpose quiet">
             {{ list.purpose }}
             <template v-if="list.dials.length"><DialsSet :dials="list.dials" />. </template>
@@ -92,6 +99,20 @@ const { data, error, isPending } = useLists()
 
 .purpose {
   grid-column: 1 / -1;
+}
+
+.bands {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+}
+
+.swatch {
+  display: inline-block;
+  width: 10px;
+  height: 10px;
+  margin-right: 5px;
+  background: var(--ink);
 }
 
 .doubts {

@@ -50,7 +50,7 @@ describe('the parts of the practice', () => {
   it.each([
     [['MANAGER'], ['Levels over time', 'Workload', 'Audit log']],
     [['COORDINATOR'], ['Levels over time', 'Workload', 'Outcomes', 'Letterhead', 'Erasures']],
-    [['ADMINISTRATOR'], ['Letterhead', 'Accounts', 'Audit log', 'Backup']],
+    [['ADMINISTRATOR'], ['Letterhead', 'Record systems', 'Accounts', 'Audit log', 'Backup']],
     [
       ['COORDINATOR', 'ADMINISTRATOR'],
       [
@@ -58,6 +58,7 @@ describe('the parts of the practice', () => {
         'Workload',
         'Outcomes',
         'Letterhead',
+        'Record systems',
         'Accounts',
         'Audit log',
         'Erasures',

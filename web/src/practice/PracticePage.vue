@@ -2,6 +2,7 @@
 import { AccountsPanel } from '@/accounts'
 import { AuditPanel } from '@/audit'
 import { LetterheadPanel } from '@/exchange'
+import { RecordSystemsPanel } from '@/hooks'
 import { LevelsPanel } from '@/levels'
 import { ErasuresPanel } from '@/privacy'
 import { OutcomesPanel, WorkloadPanel } from '@/outreach'
@@ -14,7 +15,15 @@ const session = useSession()
 
 interface Part {
   id:
-    'levels' | 'workload' | 'outcomes' | 'letterhead' | 'accounts' | 'audit' | 'erasures' | 'backup'
+    | 'levels'
+    | 'workload'
+    | 'outcomes'
+    | 'letterhead'
+    | 'systems'
+    | 'accounts'
+    | 'audit'
+    | 'erasures'
+    | 'backup'
   name: string
   roles: readonly Role[]
 }
@@ -24,6 +33,7 @@ const PARTS: readonly Part[] = [
   { id: 'workload', name: 'Workload', roles: ['COORDINATOR', 'MANAGER'] },
   { id: 'outcomes', name: 'Outcomes', roles: ['COORDINATOR'] },
   { id: 'letterhead', name: 'Letterhead', roles: ['COORDINATOR', 'ADMINISTRATOR'] },
+  { id: 'systems', name: 'Record systems', roles: ['ADMINISTRATOR'] },
   { id: 'accounts', name: 'Accounts', roles: ['ADMINISTRATOR'] },
   { id: 'audit', name: 'Audit log', roles: ['MANAGER', 'ADMINISTRATOR'] },
   { id: 'erasures', name: 'Erasures', roles: ['COORDINATOR'] },
@@ -56,6 +66,7 @@ const shown = computed(() => chosen.value ?? parts.value[0]?.id)
     <WorkloadPanel v-else-if="shown === 'workload'" />
     <OutcomesPanel v-else-if="shown === 'outcomes'" />
     <LetterheadPanel v-else-if="shown === 'letterhead'" />
+    <RecordSystemsPanel v-else-if="shown === 'systems'" />
     <AccountsPanel v-else-if="shown === 'accounts'" />
     <AuditPanel v-else-if="shown === 'audit'" />
     <ErasuresPanel v-else-if="shown === 'erasures'" />

@@ -143,4 +143,8 @@ li {
 .mention {
   display: block;
 }
+
+.mention .word {
+  margin-left: 8px;
+}
 </style>

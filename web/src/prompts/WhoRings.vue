@@ -216,7 +216,7 @@ function saveDismissal(reason: string, until: string) {
                 >, to check</template
               >:
               <VeiledWords :text="one.place.why" :telling="telling" />
-              <span class="quiet"> {{ dueWords(one.place.due) }}</span>
+              <span class="quiet beside">{{ dueWords(one.place.due) }}</span>
             </p>
             <p v-if="one.place.keptBack" class="quiet">{{ one.place.keptBack }}</p>
             <p v-if="one.place.inHandOf" class="quiet">
@@ -285,8 +285,16 @@ p {
   margin: 4px 0;
 }
 
+h2 {
+  margin: 10px 0 6px;
+}
+
 h2 .quiet {
   font-weight: 400;
+}
+
+h2 .quiet,
+.beside {
   margin-left: 8px;
 }
 

@@ -164,7 +164,7 @@ async function sendMe(what: What) {
         Have something sent at a time
       </button>
       <form v-else @submit.prevent="save">
-        <p v-if="whats.length > 1">
+        <p v-if="whats.length > 1" class="when">
           <label for="sending-what">Send</label>
           <select id="sending-what" v-model="draft.what" class="plain">
             <option v-for="one in whats" :key="one" :value="one">{{ NAMES[one] }}</option>

@@ -8,6 +8,8 @@ export interface StickProps {
   total: number
   /** The level before the last edit, as a thin line. */
   ghost?: number
+  /** Who is beyond the level, in parts that follow it, the most urgent first. */
+  parts?: readonly number[]
   scale?: 'root' | 'linear'
   width?: number
   /** In pixels; as high as its row where it is left out, so that the rows make one stick. */
@@ -24,6 +26,7 @@ const {
   unsure = 0,
   total,
   ghost = undefined,
+  parts = [],
   scale = 'root',
   width = 104,
   height = undefined,
@@ -32,6 +35,18 @@ const {
 const hatch = useId()
 const sure = computed(() => reach(value, total, scale) * width)
 const possible = computed(() => reach(value + unsure, total, scale) * width)
+/** Each fainter than the one before. */
+const beyond = computed(() =>
+  parts.map((people, i) => {
+    const from = value + parts.slice(0, i).reduce((sum, one) => sum + one, 0)
+    const left = reach(from, total, scale) * width
+    return {
+      left,
+      width: reach(from + people, total, scale) * width - left,
+      opacity: 0.55 / (i + 1),
+    }
+  }),
+)
 const before = computed(() =>
   ghost === undefined ? undefined : reach(ghost, total, scale) * width,
 )
@@ -52,6 +67,15 @@ const before = computed(() =>
         :width="Math.max(0, possible - sure)"
         height="100%"
         :fill="`url(#${hatch})`"
+      />
+      <rect
+        v-for="(part, i) in beyond"
+        :key="i"
+        class="part"
+        :x="part.left"
+        :width="part.width"
+        :fill-opacity="part.opacity"
+        height="100%"
       />
       <line v-if="before !== undefined" class="ghost" :x1="before" :x2="before" y2="100%" />
       <path class="marks" :d="`M${width / 4} 0v4M${width / 2} 0v6M${(3 * width) / 4} 0v4`" />
@@ -83,6 +107,12 @@ svg {
 .hatch {
   stroke: var(--amber);
   stroke-width: 1.4;
+}
+
+.part {
+  fill: var(--ink);
+  stroke: var(--sheet);
+  stroke-width: 1;
 }
 
 .ghost {

@@ -224,7 +224,9 @@ final class DemoLife {
         if (end.isBefore(today) || !chance.percent(11)) {
             return;
         }
-        LocalDate day = today.plusDays(chance.between(0, 120));
+        int days = chance.between(0, 120);
+        // More come this week than in any other, so that there is a morning to look at.
+        LocalDate day = today.plusDays(days < 40 ? days / 6 : days);
         events.add(DemoTerm.APPOINTMENT, day, Details.status(chance.percent(7) ? "cancelled" : "booked"));
         if (person.wearsAid() && chance.percent(30)) {
             events.add(DemoTerm.APPOINTMENT, today.plusDays(chance.between(3, 90)), Details.keyword("hearing check"));

@@ -11,6 +11,8 @@ import dipstick.server.exchange.Letterheads;
 import dipstick.server.exchange.Letters;
 import dipstick.server.paper.Letterhead;
 import dipstick.server.practice.Today;
+import dipstick.server.prompts.Moment;
+import dipstick.server.prompts.Prompts;
 import dipstick.server.records.RecordsSeed;
 import dipstick.server.records.Views;
 import dipstick.server.sharing.Right;
@@ -18,7 +20,9 @@ import dipstick.server.sharing.Sharing;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.SmartLifecycle;
@@ -40,6 +44,12 @@ class DemoStart implements SmartLifecycle {
             "shingles-vaccination",
             "not-seen-for-three-years");
 
+    /** The lists that prompt, with what may be said. */
+    private static final Map<String, String> PROMPTS = Map.of(
+            "hearing-check-due", "Your hearing check is due. Shall we find a day for it?",
+            "kidney-function-on-water-tablets", "Your kidneys want a look, with the tablets. Can we take blood today?",
+            "lithium-monitoring-due", "Your lithium level is due. Can we take blood today?");
+
     private static final Letterhead LETTERHEAD = new Letterhead(
             "Otterbrook Family Practice",
             "1 Copper Row\nOtterbrook\nOB7 1AA",
@@ -56,6 +66,7 @@ class DemoStart implements SmartLifecycle {
     private final RecordsSeed records;
     private final CriteriaSets sets;
     private final Sharing sharing;
+    private final Prompts prompts;
     private final Letters letters;
     private final Letterheads letterheads;
     private final Today today;
@@ -67,6 +78,7 @@ class DemoStart implements SmartLifecycle {
             RecordsSeed records,
             CriteriaSets sets,
             Sharing sharing,
+            Prompts prompts,
             Letters letters,
             Letterheads letterheads,
             Today today) {
@@ -75,6 +87,7 @@ class DemoStart implements SmartLifecycle {
         this.records = records;
         this.sets = sets;
         this.sharing = sharing;
+        this.prompts = prompts;
         this.letters = letters;
         this.letterheads = letterheads;
         this.today = today;
@@ -110,6 +123,7 @@ class DemoStart implements SmartLifecycle {
                 people.stream().map(DemoPerson::record).toList(), DemoPractice.CUSTOM_FIELDS, practice.events(people));
         clock.earlier(Duration.ofDays(7L * DemoPast.WEEKS + 1), () -> {
             SETS.forEach(this::publish);
+            PROMPTS.forEach((set, sentence) -> prompts.begin(set, EnumSet.allOf(Moment.class), sentence));
             LANGUAGES.forEach(this::addLetter);
             letterheads.save(LETTERHEAD, letterheads.revision());
             // Last, so that a start that was broken off is begun again.

@@ -87,6 +87,7 @@ class SecurityConfiguration {
                                 "/api/comparisons/**",
                                 "/api/sharing/**",
                                 "/api/outcomes",
+                                "/api/stand-in/**",
                                 "/api/same-person/**",
                                 "/api/records/state/**",
                                 "/api/records/terms/**",

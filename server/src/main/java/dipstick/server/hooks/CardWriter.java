@@ -8,6 +8,7 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
@@ -41,7 +42,7 @@ class CardWriter {
                 uuid,
                 shortened(prompt.list() + ": " + (prompt.say().isEmpty() ? since : prompt.say())),
                 (prompt.say().isEmpty() ? "" : "**" + plain(prompt.say()) + "**\n\n") + plain(prompt.why()) + "\n\n"
-                        + plain(since + "."),
+                        + plain(since.substring(0, 1).toUpperCase(Locale.ENGLISH) + since.substring(1) + "."),
                 isOverdue(prompt) ? "warning" : "info",
                 new Card.CardSource(
                         practice.practice().isBlank() ? "Dipstick" : "Dipstick, " + practice.practice(), address),

@@ -32,6 +32,10 @@ public class RecordSystems {
         return hooks.systems();
     }
 
+    public Optional<RecordSystem> find(String id) {
+        return hooks.system(id);
+    }
+
     Optional<RecordSystem> issuing(String issuer) {
         return hooks.issuing(issuer);
     }

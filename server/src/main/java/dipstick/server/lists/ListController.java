@@ -1,5 +1,6 @@
 package dipstick.server.lists;
 
+import dipstick.core.criteria.Band;
 import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.doubts.Doubts;
@@ -40,6 +41,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.MultiValueMap;
@@ -91,6 +93,7 @@ class ListController {
     }
 
     /**
+     * @param bands those on the list by the set's bands, in their order, then those in none; empty where it has no bands
      * @param readOn the day of the reading that these numbers are of; nothing where they are of now
      * @param dials as they are set for the list
      * @param sharing “private”, or with whom it is shared
@@ -106,11 +109,19 @@ class ListController {
             int has,
             int eligible,
             boolean shouldHave,
+            List<BandPart> bands,
             Optional<String> readOn,
             List<DialSetting> dials,
             String sharing,
             List<String> doubts,
             String problem) {}
+
+    /**
+     * How many on a list are in a band.
+     *
+     * @param band empty for those in none
+     */
+    record BandPart(String band, int people) {}
 
     /**
      * @param dials as they are set for the list, or for this look at it
@@ -298,6 +309,7 @@ class ListController {
                     last.map(TakenReading::has).orElseGet(now.eligibleAndHas()::yesCount),
                     last.map(TakenReading::eligible).orElseGet(now.eligible()::yesCount),
                     set.shouldHaveInForce().isPresent(),
+                    bands(set, last.map(readings::inBands).orElseGet(() -> inBands(evaluator, now))),
                     last.map(one -> one.asOf().toString()),
                     criteria.settings(saved, set, evaluator.population().fields()),
                     sharing.withWhom(saved.id()),
@@ -313,12 +325,27 @@ class ListController {
                     0,
                     0,
                     false,
+                    List.of(),
                     Optional.empty(),
                     List.of(),
                     sharing.withWhom(saved.id()),
                     List.of(),
                     WRONG);
         }
+    }
+
+    private static Map<String, Integer> inBands(Evaluator evaluator, Reading now) {
+        return evaluator.members(now).stream()
+                .filter(member -> member.state() == ListMember.State.ON)
+                .collect(Collectors.toMap(member -> member.band().orElse(""), _ -> 1, Integer::sum));
+    }
+
+    private static List<BandPart> bands(CriteriaSet set, Map<String, Integer> people) {
+        return set.bands().isEmpty()
+                ? List.of()
+                : Stream.concat(set.bands().stream().map(Band::name).distinct(), Stream.of(""))
+                        .map(name -> new BandPart(name, people.getOrDefault(name, 0)))
+                        .toList();
     }
 
     private CriteriaSet read(SavedSet saved, Map<String, String> settings, Evaluator evaluator) {

@@ -2,6 +2,7 @@ package dipstick.server.outreach;
 
 import dipstick.core.population.Population;
 import dipstick.server.accounts.Colleague;
+import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.people.PersonLine;
 import dipstick.server.practice.Today;
 import java.time.Instant;
@@ -22,6 +23,8 @@ public class ListedNow {
     private final SetAsideMapper setAsides;
     private final Manners manners;
     private final SeenPeople seen;
+    private final Reasons reasons;
+    private final CriteriaSets sets;
     private final Today today;
 
     ListedNow(
@@ -30,12 +33,16 @@ public class ListedNow {
             SetAsideMapper setAsides,
             Manners manners,
             SeenPeople seen,
+            Reasons reasons,
+            CriteriaSets sets,
             Today today) {
         this.entries = entries;
         this.acts = acts;
         this.setAsides = setAsides;
         this.manners = manners;
         this.seen = seen;
+        this.reasons = reasons;
+        this.sets = sets;
         this.today = today;
     }
 
@@ -43,9 +50,8 @@ public class ListedNow {
      * Somebody on a list.
      *
      * @param due a date, "never", or empty
-     * @param why the sentence that says why they joined
      */
-    public record OnList(PersonLine person, String due, String band, String why, LocalDate joinedOn) {}
+    public record OnList(PersonLine person, String due, String band) {}
 
     /**
      * Those on a list whom a colleague may see.
@@ -72,15 +78,15 @@ public class ListedNow {
         List<OnList> people = mine.stream()
                 .filter(entry -> !aside.contains(entry.person())
                         && heldBack.why(entry.person()).isEmpty())
-                .map(entry -> new OnList(
-                        PersonLine.of(records, entry.person(), day),
-                        entry.dueOn(),
-                        entry.band(),
-                        entry.why(),
-                        entry.joinedOn()))
+                .map(entry -> new OnList(PersonLine.of(records, entry.person(), day), entry.dueOn(), entry.band()))
                 .sorted((one, other) -> PersonLine.BY_NAME.compare(one.person(), other.person()))
                 .toList();
         return new Standing(people, mine.size() - people.size());
+    }
+
+    /** The sentence that decides it, by the records of now. */
+    public String why(String set, String person) {
+        return reasons.why(sets.getInForce(set), person);
     }
 
     /** By which it is told later who came to be on a list since. */

@@ -36,6 +36,18 @@ public class Prompts {
         return among(places.of(person, lists, asks, comes), person, moment);
     }
 
+    /** Has a list prompt, as a practice does that begins. */
+    public void begin(String set, Set<Moment> moments, String sentence) {
+        rules.save(
+                set,
+                new PromptRule(
+                        moments.contains(Moment.OPENED),
+                        moments.contains(Moment.COMING_IN),
+                        moments.contains(Moment.RECORD_SYSTEM),
+                        sentence),
+                rules.revision(set));
+    }
+
     /**
      * Has nobody told of somebody on a list for a while.
      *

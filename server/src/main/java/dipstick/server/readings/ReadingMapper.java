@@ -26,6 +26,14 @@ interface ReadingMapper {
     @Select("SELECT person, state, due_on, band, why FROM reading_member WHERE reading = #{id} ORDER BY person")
     List<ReadMember> members(long id);
 
+    /** @param band empty for none */
+    record InBand(String band, int people) {}
+
+    /** How many were on the list in each band in which there was anybody. */
+    @Select(
+            "SELECT band, COUNT(*) AS people FROM reading_member WHERE reading = #{id} AND state = #{state} GROUP BY band")
+    List<InBand> inBands(long id, String state);
+
     @Select("SELECT person, was, now_is, cause, words FROM reading_change WHERE reading = #{id} ORDER BY person")
     List<ReadChange> changes(long id);
 

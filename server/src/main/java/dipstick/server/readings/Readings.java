@@ -29,6 +29,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
@@ -101,6 +102,12 @@ public class Readings {
         return readings.find(sets.getInForce(set).id(), id)
                 .orElseThrow(() ->
                         Problems.refused(HttpStatus.NOT_FOUND, "no-such-reading", "This list has no such reading."));
+    }
+
+    /** How many were on the list in each band in which there was anybody; in none under the empty name. */
+    public Map<String, Integer> inBands(TakenReading reading) {
+        return readings.inBands(reading.id(), ListMember.State.ON.word()).stream()
+                .collect(Collectors.toMap(ReadingMapper.InBand::band, ReadingMapper.InBand::people));
     }
 
     public List<ReadMember> members(TakenReading reading) {

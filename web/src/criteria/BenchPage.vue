@@ -9,12 +9,13 @@ import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
+import { sentenceOf } from '@/api/client'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { DialStrip, settingsFor } from './dials'
 import { evaluable, type CriteriaDocument } from './document'
-import { downloadDocument } from './files'
+import { downloadDocument, downloadTemplate } from './files'
 import { NEW, useKeptDraft } from './keptDraft'
 import { useLevels } from './levels'
 import PublishDialog from './PublishDialog.vue'
@@ -164,6 +165,7 @@ const moreItems = computed<MenuItem[]>(() => [
   },
   { label: 'Make a copy', command: makeCopy },
   { label: 'Download as a file', command: () => downloadDocument(document.value) },
+  { label: 'Download as a template', command: () => void asTemplate() },
   {
     label: 'Go back to what is published',
     disabled: !state.value?.draft || state.value.version === 0,
@@ -175,6 +177,14 @@ const moreItems = computed<MenuItem[]>(() => [
     command: () => void set.retire(!state.value?.retired),
   },
 ])
+
+async function asTemplate() {
+  try {
+    await downloadTemplate(document.value)
+  } catch (failure) {
+    toast.add({ severity: 'warn', summary: sentenceOf(failure), life: 9000 })
+  }
+}
 
 function look(old: CriteriaDocument, version: number) {
   lookedAt.value = { document: old, version }

@@ -10,10 +10,11 @@ import InputText from 'primevue/inputtext'
 import { computed, nextTick, ref, shallowRef, useTemplateRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import type { CriteriaDocument } from './document'
-import { documentOf } from './files'
+import { documentOf, templateOf } from './files'
 import { hasKeptDraft, NEW, useKeptDraft } from './keptDraft'
 import OpenFileDialog from './OpenFileDialog.vue'
 import { setsQuery } from './sets'
+import TemplateDialog from './TemplateDialog.vue'
 
 const router = useRouter()
 const queries = useQueryClient()
@@ -68,7 +69,13 @@ async function openFile(event: Event) {
   const chosen = input.files?.[0]
   try {
     if (chosen) {
-      opened.value = documentOf(await chosen.text())
+      const text = await chosen.text()
+      const template = templateOf(text)
+      if (template) {
+        openTemplate(template)
+      } else {
+        opened.value = documentOf(text)
+      }
       say('')
     }
   } catch (failure) {
@@ -78,15 +85,28 @@ async function openFile(event: Event) {
   }
 }
 
+const template = shallowRef<Record<string, unknown>>()
+const templateShown = ref(false)
+
+/** One of a file, or the library. */
+function openTemplate(one: Record<string, unknown> | undefined) {
+  template.value = one
+  templateShown.value = true
+}
+
 /** Over the set that is given, else as a new one. */
-async function putOnBench(document: CriteriaDocument, over: Schemas['SetSummary'] | undefined) {
+async function putOnBench(
+  document: CriteriaDocument,
+  over: Schemas['SetSummary'] | undefined,
+  from = 'This comes from a file, and is not saved.',
+) {
   draftId.value = over?.id ?? NEW
   await nextTick()
   if (!draft.value || window.confirm('There are changes here that are not saved. Leave them?')) {
     draft.value = {
       document: over ? document : { ...document, id: '' },
       revision: over?.revision,
-      from: 'This comes from a file, and is not saved.',
+      from,
       at: new Date().toISOString(),
     }
     await router.push(`/criteria/${encodeURIComponent(draftId.value)}`)
@@ -114,6 +134,7 @@ function share(set: Schemas['SetSummary']) {
       <h1>Criteria</h1>
       <InputText v-model="find" placeholder="Find a set" aria-label="Find a set" />
       <span class="grow" />
+      <Button text label="From a template" @click="openTemplate(undefined)" />
       <Button text label="Open a file" @click="file?.click()" />
       <input
         ref="file"
@@ -159,6 +180,11 @@ function share(set: Schemas['SetSummary']) {
       :id="sharing?.id ?? ''"
       v-model:visible="sharingShown"
       :name="sharing?.name ?? ''"
+    />
+    <TemplateDialog
+      v-model:visible="templateShown"
+      :file="template"
+      @put="putOnBench($event, undefined, 'This comes from a template, and is not saved.')"
     />
     <OpenFileDialog
       :document="opened"

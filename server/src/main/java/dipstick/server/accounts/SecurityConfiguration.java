@@ -88,6 +88,7 @@ class SecurityConfiguration {
                                 "/api/sharing/**",
                                 "/api/outcomes",
                                 "/api/stand-in/**",
+                                "/api/templates/**",
                                 "/api/same-person/**",
                                 "/api/records/state/**",
                                 "/api/records/terms/**",

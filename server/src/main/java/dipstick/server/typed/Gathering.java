@@ -2,7 +2,6 @@ package dipstick.server.typed;
 
 import dipstick.core.population.Events;
 import dipstick.core.terms.FoundTerm;
-import dipstick.core.terms.Term;
 import dipstick.core.terms.Terms;
 import java.util.List;
 import java.util.Locale;
@@ -38,7 +37,9 @@ final class Gathering {
                 .objectNode()
                 .put("id", id(name, document))
                 .put("name", name);
-        found.stream().limit(MOST).forEach(term -> termSet.withArray("members").add(member(term.term())));
+        found.stream()
+                .limit(MOST)
+                .forEach(term -> termSet.withArray("members").add(term.term().member()));
         return Optional.of(termSet);
     }
 
@@ -53,20 +54,5 @@ final class Gathering {
                 .filter(id -> !taken.contains(id))
                 .findFirst()
                 .orElseThrow();
-    }
-
-    static JsonNode member(Term term) {
-        ObjectNode member = JsonNodeFactory.instance.objectNode();
-        switch (term.sort()) {
-            case CODE -> {
-                member.put("code", term.term());
-                if (!term.system().isEmpty()) {
-                    member.put("system", term.system());
-                }
-            }
-            case TEXT -> member.put("text", term.term());
-            case KEYWORD -> member.put("keyword", term.term());
-        }
-        return member;
     }
 }

@@ -140,13 +140,13 @@ final class Offers {
                                 one.what(),
                                 says(term.term()),
                                 Optional.of(term.records()),
-                                List.of(Gathering.member(term.term())))));
+                                List.of(term.term().member()))));
     }
 
     private Offer together(Expected one, String typed, int found, List<FoundTerm> shown) {
         String name = typed.strip();
         List<JsonNode> members =
-                shown.stream().map(term -> Gathering.member(term.term())).toList();
+                shown.stream().<JsonNode>map(term -> term.term().member()).toList();
         String many = found > shown.size() ? "the " + shown.size() + " most frequent" : "all " + shown.size();
         TermSet set = new TermSet(
                 "", name, shown.stream().map(term -> named(term.term())).toList());
@@ -159,7 +159,7 @@ final class Offers {
                 members);
     }
 
-    /** The same as {@link Gathering#member}, to be evaluated. */
+    /** The same as {@link Term#member}, to be evaluated. */
     private static TermSet.Member named(Term term) {
         String text = NormalText.of(term.term());
         return switch (term.sort()) {

@@ -1,0 +1,93 @@
+package dipstick.server.templates;
+
+import dipstick.core.population.Column;
+import dipstick.core.population.Events;
+import dipstick.core.population.Population;
+import dipstick.core.records.Fields;
+import dipstick.core.templates.Ask;
+import dipstick.core.terms.FoundTerm;
+import dipstick.core.terms.Terms;
+import dipstick.core.text.NormalText;
+import dipstick.server.records.ValueCounts;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.StringNode;
+
+/** What is on record that may be meant by what a template leaves open. */
+final class Offered {
+    private static final int MOST = 60;
+
+    private final Population records;
+
+    Offered(Population records) {
+        this.records = records;
+    }
+
+    /**
+     * Something to choose.
+     *
+     * @param answer as it goes into the criteria set
+     * @param says in words
+     * @param also what else is on record of it, as the wording beside a code; empty for nothing
+     * @param count of its records, or of the people who have it
+     * @param chosen whether it is worded like what is asked for
+     */
+    record MayBeMeant(JsonNode answer, String says, String also, int count, boolean chosen) {}
+
+    List<MayBeMeant> of(Ask ask) {
+        return switch (ask) {
+            case Ask.Terms terms -> terms(terms);
+            case Ask.Values values -> values(values);
+        };
+    }
+
+    private List<MayBeMeant> terms(Ask.Terms ask) {
+        Map<JsonNode, MayBeMeant> found = new LinkedHashMap<>();
+        Events events = records.events();
+        for (String word : ask.words()) {
+            for (FoundTerm term : Terms.find(events, word)) {
+                String sort = switch (term.term().sort()) {
+                    case CODE ->
+                        "code " + term.term().term()
+                                + (term.term().system().isEmpty()
+                                        ? ""
+                                        : " of " + term.term().system());
+                    case TEXT -> "“" + term.term().term() + "”";
+                    case KEYWORD -> "keyword “" + term.term().term() + "”";
+                };
+                found.putIfAbsent(
+                        term.term().member(),
+                        new MayBeMeant(term.term().member(), sort, term.says(), term.records(), true));
+            }
+        }
+        return found.values().stream()
+                .sorted(Comparator.comparingInt(MayBeMeant::count).reversed())
+                .limit(MOST)
+                .toList();
+    }
+
+    private List<MayBeMeant> values(Ask.Values ask) {
+        Fields fields = ask.ofRecords() ? records.events().fields() : records.personFields();
+        return fields.find(ask.field())
+                .map(field -> ask.ofRecords() ? records.events().column(field) : records.column(field))
+                .filter(Column.OfText.class::isInstance)
+                .map(Column.OfText.class::cast)
+                .map(column -> ValueCounts.of(column).stream()
+                        .limit(MOST)
+                        .map(value -> new MayBeMeant(
+                                StringNode.valueOf(value.value()),
+                                value.value(),
+                                "",
+                                value.count(),
+                                ask.words().stream().anyMatch(word -> resembles(value.value(), word))))
+                        .toList())
+                .orElse(List.of());
+    }
+
+    private static boolean resembles(String value, String word) {
+        return NormalText.of(value).contains(NormalText.of(word));
+    }
+}

@@ -1,8 +1,11 @@
 package dipstick.core.templates;
 
+import dipstick.core.text.NormalText;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -24,6 +27,34 @@ public record Template(String about, List<Ask> asks, ObjectNode document) {
 
     public String name() {
         return document.path("name").asString("");
+    }
+
+    /** The kinds of records in which a term set is looked for in the set; empty where it is in any. */
+    public Set<String> kindsOf(Ask.Terms ask) {
+        String termSet =
+                document.at(ask.pointer().replaceFirst("/members$", "/id")).asString("");
+        Set<String> kinds = new HashSet<>();
+        boolean everywhereOfSome = gatherKinds(document, termSet, kinds);
+        return everywhereOfSome ? kinds : Set.of();
+    }
+
+    /** Whether each selection of records by the term set is of some kinds. */
+    private static boolean gatherKinds(JsonNode part, String termSet, Set<String> kinds) {
+        boolean names = part.path("terms")
+                .valueStream()
+                .anyMatch(one -> one.asString("").equals(termSet));
+        List<String> here = part.path("kinds")
+                .valueStream()
+                .map(kind -> NormalText.of(kind.asString("")))
+                .toList();
+        boolean ofSome = !names || !here.isEmpty();
+        if (names) {
+            kinds.addAll(here);
+        }
+        for (JsonNode inner : part) {
+            ofSome &= !inner.isContainer() || gatherKinds(inner, termSet, kinds);
+        }
+        return ofSome;
     }
 
     /**

@@ -63,6 +63,17 @@ class TemplateTest {
                 .isEqualTo(template.document());
     }
 
+    @Test
+    void a_term_set_is_of_the_kinds_in_which_it_is_looked_for_and_of_any_where_it_is_looked_for_in_all() {
+        String twice = SET.replace(
+                "{\"age\": {\"from\": 18}}", "{\"events\": {\"kinds\": [\"Visit\"], \"terms\": [\"check\"]}}");
+        Template template = TemplateMaker.of(json(twice));
+        Ask.Terms check = (Ask.Terms) template.asks().getFirst();
+        assertThat(template.kindsOf(check)).as("the exclusion looks in all").isEmpty();
+        Template visits = TemplateMaker.of(json(twice.replaceFirst("(?s)\"exclude\".*", "\"exclude\": []}")));
+        assertThat(visits.kindsOf(check)).containsExactly("visit");
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',

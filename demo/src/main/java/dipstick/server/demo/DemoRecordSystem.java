@@ -109,7 +109,7 @@ class DemoRecordSystem implements RecordSystemStandIn {
 
     private Exchange send(String path, ObjectNode body) {
         URI address =
-                URI.create("http://127.0.0.1:" + environment.getProperty("local.server.port") + "/cds-services" + path);
+                URI.create("http://localhost:" + environment.getProperty("local.server.port") + "/cds-services" + path);
         String text = JSON.writerWithDefaultPrettyPrinter().writeValueAsString(body);
         HttpRequest request = HttpRequest.newBuilder(address)
                 .timeout(PATIENCE)

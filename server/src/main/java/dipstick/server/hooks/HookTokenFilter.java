@@ -11,7 +11,6 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -44,8 +43,8 @@ final class HookTokenFilter extends OncePerRequestFilter {
                 .map(value -> value.substring(BEARER.length()).strip())
                 .orElse("");
         try {
-            RecordSystem system =
-                    signed.signer(token, Set.of(request.getRequestURL().toString(), address + request.getRequestURI()));
+            RecordSystem system = signed.signer(
+                    token, List.of(request.getRequestURL().toString(), address + request.getRequestURI()));
             SecurityContext context = SecurityContextHolder.createEmptyContext();
             context.setAuthentication(
                     UsernamePasswordAuthenticationToken.authenticated(system.account(), system, List.of()));

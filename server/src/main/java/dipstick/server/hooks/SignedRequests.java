@@ -84,7 +84,7 @@ class SignedRequests {
      * @param asked the addresses by which the request may name itself
      * @throws NotTrusted where it is nobody's who is trusted, or not for this
      */
-    RecordSystem signer(String token, Set<String> asked) throws NotTrusted {
+    RecordSystem signer(String token, List<String> asked) throws NotTrusted {
         try {
             SignedJWT signed = SignedJWT.parse(token);
             JWTClaimsSet claims = signed.getJWTClaimsSet();
@@ -108,21 +108,25 @@ class SignedRequests {
         if (!ALGORITHMS.contains(algorithm)) {
             throw new NotTrusted("it is not signed by a public key (alg), as by ES384 or RS384");
         }
-        List<JWK> keys =
-                new JWKSelector(JWKMatcher.forJWSHeader(signed.getHeader())).select(JWKSet.parse(system.keys()));
-        for (JWK key : keys) {
+        if (!isSignedBy(signed, JWKSet.parse(system.keys()))) {
+            throw new NotTrusted("its signature is by none of the keys that are known of " + system.name());
+        }
+    }
+
+    static boolean isSignedBy(SignedJWT signed, JWKSet keys) throws JOSEException {
+        for (JWK key : new JWKSelector(JWKMatcher.forJWSHeader(signed.getHeader())).select(keys)) {
             if (key instanceof AsymmetricJWK known && signed.verify(verifier(signed, known))) {
-                return;
+                return true;
             }
         }
-        throw new NotTrusted("its signature is by none of the keys that are known of " + system.name());
+        return false;
     }
 
     private static JWSVerifier verifier(SignedJWT signed, AsymmetricJWK key) throws JOSEException {
         return new DefaultJWSVerifierFactory().createJWSVerifier(signed.getHeader(), key.toPublicKey());
     }
 
-    private void requireFor(JWTClaimsSet claims, Set<String> asked) throws NotTrusted {
+    private void requireFor(JWTClaimsSet claims, List<String> asked) throws NotTrusted {
         boolean here = claims.getAudience().stream()
                 .anyMatch(to -> asked.contains(to) || to.equals(address + HookSecurity.SERVICES) || to.equals(address));
         if (!here) {

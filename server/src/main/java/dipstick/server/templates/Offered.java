@@ -5,6 +5,7 @@ import dipstick.core.population.Events;
 import dipstick.core.population.Population;
 import dipstick.core.records.Fields;
 import dipstick.core.templates.Ask;
+import dipstick.core.templates.Template;
 import dipstick.core.terms.FoundTerm;
 import dipstick.core.terms.Terms;
 import dipstick.core.text.NormalText;
@@ -13,6 +14,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.StringNode;
 
@@ -21,9 +23,11 @@ final class Offered {
     private static final int MOST = 60;
 
     private final Population records;
+    private final Template template;
 
-    Offered(Population records) {
+    Offered(Population records, Template template) {
         this.records = records;
+        this.template = template;
     }
 
     /**
@@ -33,7 +37,7 @@ final class Offered {
      * @param says in words
      * @param also what else is on record of it, as the wording beside a code; empty for nothing
      * @param count of its records, or of the people who have it
-     * @param chosen whether it is worded like what is asked for
+     * @param chosen whether it is worded like what is asked for, and on record as what the set looks for
      */
     record MayBeMeant(JsonNode answer, String says, String also, int count, boolean chosen) {}
 
@@ -47,6 +51,7 @@ final class Offered {
     private List<MayBeMeant> terms(Ask.Terms ask) {
         Map<JsonNode, MayBeMeant> found = new LinkedHashMap<>();
         Events events = records.events();
+        Set<String> kinds = template.kindsOf(ask);
         for (String word : ask.words()) {
             for (FoundTerm term : Terms.find(events, word)) {
                 String sort = switch (term.term().sort()) {
@@ -60,13 +65,20 @@ final class Offered {
                 };
                 found.putIfAbsent(
                         term.term().member(),
-                        new MayBeMeant(term.term().member(), sort, term.says(), term.records(), true));
+                        new MayBeMeant(term.term().member(), sort, term.says(), term.records(), isOf(kinds, term)));
             }
         }
         return found.values().stream()
-                .sorted(Comparator.comparingInt(MayBeMeant::count).reversed())
+                .sorted(Comparator.<MayBeMeant>comparingInt(choice -> choice.chosen() ? 1 : 0)
+                        .thenComparingInt(MayBeMeant::count)
+                        .reversed())
                 .limit(MOST)
                 .toList();
+    }
+
+    /** What is only on record as something of another kind is offered, but hardly meant. */
+    private static boolean isOf(Set<String> kinds, FoundTerm term) {
+        return kinds.isEmpty() || term.kinds().stream().map(NormalText::of).anyMatch(kinds::contains);
     }
 
     private List<MayBeMeant> values(Ask.Values ask) {

@@ -73,7 +73,7 @@ class SetTemplateController {
     @PostMapping("/opened")
     OpenedTemplate open(@Valid @RequestBody Chosen chosen) {
         Template template = template(chosen);
-        Offered offered = new Offered(views.current().population());
+        Offered offered = new Offered(views.current().population(), template);
         return new OpenedTemplate(
                 template.name(),
                 template.about(),

@@ -11,7 +11,7 @@ export interface Card {
 
 /** Markdown without its marks, as plainly as a small chart shows it. */
 function withoutMarks(markdown: string): string {
-  return markdown.replace(/\*\*/g, '').replace(/\\(\W)/g, '$1')
+  return markdown.replace(/\*\*/g, '').replace(/\\(.)/g, '$1')
 }
 
 /** The cards of an answer; none where it is no answer but a refusal. */

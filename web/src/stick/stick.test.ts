@@ -28,4 +28,18 @@ describe('the stick', () => {
     expect(Number(stick.findAll('rect')[2]?.attributes('width'))).toBeCloseTo(20)
     expect(stick.find('.ghost').attributes('x1')).toBe('100')
   })
+
+  it('draws those beyond the level in parts that follow it', () => {
+    const stick = mount(Stick, {
+      props: { value: 50, total: 100, parts: [10, 0, 40], width: 100, scale: 'linear' },
+    })
+    const parts = stick
+      .findAll('.part')
+      .map((one) => [one.attributes('x'), one.attributes('width')])
+    expect(parts).toEqual([
+      ['50', '10'],
+      ['60', '0'],
+      ['60', '40'],
+    ])
+  })
 })

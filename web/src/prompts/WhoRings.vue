@@ -8,7 +8,7 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import DismissDialog from './DismissDialog.vue'
 import { useDismissing } from './useDismissing'
@@ -69,7 +69,6 @@ watch(visible, (shown) => {
   if (shown) {
     typed.value = ''
     open('')
-    void nextTick(() => document.getElementById('who-rings')?.focus())
   }
 })
 
@@ -153,6 +152,7 @@ function saveDismissal(reason: string, until: string) {
     <InputText
       id="who-rings"
       v-model="typed"
+      autofocus
       fluid
       maxlength="200"
       autocomplete="off"

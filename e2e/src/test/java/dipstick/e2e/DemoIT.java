@@ -152,7 +152,6 @@ class DemoIT {
         browser.click("Accounts");
         browser.awaitText("main", "Dr Pennifer");
         assertThat(browser.graveViolations()).isEmpty();
-        picture("accounts");
         browser.click("Audit log");
         browser.awaitText("main", "Signed in");
         assertThat(browser.graveViolations()).isEmpty();
@@ -311,6 +310,77 @@ class DemoIT {
         browser.open(application.address() + "/records");
         browser.awaitText("main", "Hearing check due");
         assertThat(browser.path()).isEqualTo("/today");
+    }
+
+    @Test
+    @Order(11)
+    void whoever_rings_is_found_with_one_key_and_what_came_of_it_is_logged_there() throws Exception {
+        String due = "[aria-label='What is due']";
+        browser.press(Keys.F8);
+        browser.type("#who-rings", toBeToldOf("name"));
+        browser.awaitText(".p-dialog", "found");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.press(Keys.ENTER);
+        browser.awaitText(due, "Your kidneys want a look");
+        assertThat(browser.graveViolations()).isEmpty();
+        picture("who-is-it");
+        browser.type("[aria-label='Note']", "rang by herself");
+        browser.click("Left message");
+        browser.awaitText(due, "Logged on");
+        browser.press(Keys.ESCAPE);
+        browser.awaitGone(".p-dialog");
+        browser.click("Sheet for the morning");
+        browser.awaitText("main", "Coming in on");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.click("Send");
+        browser.click("its morning sheet");
+        browser.awaitText(".p-dialog", "Sent to tam@example.org");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.press(Keys.ESCAPE);
+        browser.awaitGone(".p-dialog");
+    }
+
+    @Test
+    @Order(12)
+    void a_record_system_is_told_and_a_template_goes_on_the_bench() {
+        browser.click("Sign out");
+        browser.click("Orla Fenwick, records coordinator");
+        browser.click("Sign in");
+        browser.click("Practice");
+        browser.click("Record systems");
+        browser.type("[aria-label='Number of a person']", toBeToldOf("id"));
+        browser.click("Open the chart");
+        browser.awaitText(".stand-in", "Your kidneys want a look");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.click("Not now");
+        browser.awaitText(".stand-in", "Told back: Not now.");
+
+        browser.click("Lists");
+        browser.click("Kidney function on water tablets");
+        browser.click("Prompts");
+        browser.awaitText(".p-dialog", "What to say");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.press(Keys.ESCAPE);
+        browser.awaitGone(".p-dialog");
+
+        browser.click("Criteria");
+        browser.click("From a template");
+        browser.click("Asthma review");
+        browser.awaitText(".p-dialog", "Which problems are asthma?");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.click("Put it on the bench");
+        browser.awaitText("[data-level=list]", "on the list");
+    }
+
+    /** Of somebody on the kidney list who is free and not held back: the first such one. */
+    private static String toBeToldOf(String field) {
+        return String.valueOf(browser.run(
+                "const asked = new XMLHttpRequest();"
+                        + " asked.open('GET', '/api/lists/kidney-function-on-water-tablets/desk', false); asked.send();"
+                        + " return JSON.parse(asked.responseText).rows.find((row) => row.standing === 'ON'"
+                        + " && row.state === 'TO_CONTACT' && !row.heldBack && !row.setAside && !row.inHand)"
+                        + ".person[arguments[0]]",
+                field));
     }
 
     @Test

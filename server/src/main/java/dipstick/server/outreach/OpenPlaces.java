@@ -9,6 +9,7 @@ import dipstick.server.practice.Today;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -50,41 +51,55 @@ public class OpenPlaces {
         this.today = today;
     }
 
-    /** Everybody about whom something is to be done on one of some lists. */
-    public Set<String> people(Predicate<String> lists) {
-        Set<String> those = inForce(lists).keySet();
-        return entries.open().stream()
-                .filter(entry -> those.contains(entry.setId()))
-                .map(Entry::person)
-                .collect(Collectors.toSet());
-    }
-
     /**
-     * The places of somebody, by the id of the list.
+     * Looks at some lists as they are now.
      *
+     * @param lists which of them, by id
      * @param asks the account that is told
-     * @param comes the day on which they are at the practice: an appointment on it, or before, does not hold them back
      */
-    public List<OpenPlace> of(String person, Predicate<String> lists, String asks, LocalDate comes) {
-        Map<String, SavedSet> those = inForce(lists);
-        List<Entry> open = entries.ofPerson(person).stream()
-                .filter(entry -> entry.isOpen() && those.containsKey(entry.setId()))
-                .toList();
-        if (open.isEmpty()) {
-            return List.of();
-        }
-        Map<String, SavedSet> theirs =
-                open.stream().collect(Collectors.toMap(Entry::setId, entry -> those.get(entry.setId())));
-        Person one = new Person(person, asks, comes);
-        return open.stream()
-                .map(entry -> one.place(entry, theirs.get(entry.setId())))
-                .toList();
+    public Look at(Predicate<String> lists, String asks) {
+        return new Look(
+                sets.inForce().stream()
+                        .filter(set -> lists.test(set.id()))
+                        .collect(Collectors.toMap(SavedSet::id, Function.identity())),
+                asks);
     }
 
-    private Map<String, SavedSet> inForce(Predicate<String> lists) {
-        return sets.inForce().stream()
-                .filter(set -> lists.test(set.id()))
-                .collect(Collectors.toMap(SavedSet::id, Function.identity()));
+    /** Some lists as they were when they were looked at. */
+    public final class Look {
+        private final Map<String, SavedSet> lists;
+        private final String asks;
+
+        private Look(Map<String, SavedSet> lists, String asks) {
+            this.lists = lists;
+            this.asks = asks;
+        }
+
+        /** Everybody about whom something is to be done on one of them. */
+        public Set<String> people() {
+            return entries.open().stream()
+                    .filter(entry -> lists.containsKey(entry.setId()))
+                    .map(Entry::person)
+                    .collect(Collectors.toSet());
+        }
+
+        /**
+         * The places of somebody, by the id of the list.
+         *
+         * @param comes the day on which they are at the practice: an appointment on it, or before, does not hold them back
+         */
+        public List<OpenPlace> of(String person, LocalDate comes) {
+            List<Entry> open = entries.ofPerson(person).stream()
+                    .filter(entry -> entry.isOpen() && lists.containsKey(entry.setId()))
+                    .toList();
+            if (open.isEmpty()) {
+                return List.of();
+            }
+            Person one = new Person(person, asks, comes);
+            return open.stream()
+                    .map(entry -> one.place(entry, Objects.requireNonNull(lists.get(entry.setId()))))
+                    .toList();
+        }
     }
 
     /** What is known of one person, read at once. */

@@ -70,7 +70,8 @@ class Expected {
     private List<ComingIn> between(LocalDate from, LocalDate to, Colleague who, int each, Predicate<String> by) {
         Population records = views.current().population();
         Predicate<String> lists = list -> by.test(list) && sharing.of(who, list).includes(Right.VIEW);
-        return places.people(lists).stream()
+        OpenPlaces.Look look = places.at(lists, who.name());
+        return look.people().stream()
                 .flatMap(id -> {
                     OptionalInt person = records.find(id);
                     return person.isEmpty()
@@ -78,16 +79,16 @@ class Expected {
                             : Appointments.between(records, person.getAsInt(), from, to)
                                     .distinct()
                                     .limit(each)
-                                    .map(one -> comingIn(records, person.getAsInt(), one, lists, who));
+                                    .map(one -> comingIn(records, person.getAsInt(), one, look));
                 })
                 .filter(one -> who.maySeePeopleOf(one.person().provider()))
                 .sorted(BY_DAY)
                 .toList();
     }
 
-    private ComingIn comingIn(Population records, int person, Appointment one, Predicate<String> lists, Colleague who) {
+    private ComingIn comingIn(Population records, int person, Appointment one, OpenPlaces.Look look) {
         PersonLine line = PersonLine.of(records, person, today.day());
-        List<OpenPlace> open = places.of(line.id(), lists, who.name(), one.day());
+        List<OpenPlace> open = look.of(line.id(), one.day());
         Map<String, Prompt> told = prompts.among(open, line.id(), Moment.COMING_IN).stream()
                 .collect(Collectors.toMap(Prompt::set, prompt -> prompt));
         List<Dismissal> dismissed = dismissals.of(line.id());

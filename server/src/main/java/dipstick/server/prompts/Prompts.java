@@ -33,7 +33,7 @@ public class Prompts {
      * @param comes the day on which they are at the practice
      */
     public List<Prompt> of(String person, Moment moment, Predicate<String> lists, String asks, LocalDate comes) {
-        return among(places.of(person, lists, asks, comes), person, moment);
+        return among(places.at(lists, asks).of(person, comes), person, moment);
     }
 
     /** Has a list prompt, as a practice does that begins. */

@@ -94,7 +94,7 @@ class WhoRingsController {
     PeopleSearch.Found find(@RequestParam(defaultValue = "") @Size(max = 200) String find) {
         Colleague who = accounts.here();
         Population records = views.current().population();
-        Set<String> listed = places.people(this::mayWork);
+        Set<String> listed = places.at(this::mayWork, who.name()).people();
         PeopleSearch.Found found = new PeopleSearch(records, practice.dayFirst())
                 .find(
                         numbers.goesOnAs(find.strip()),
@@ -108,8 +108,7 @@ class WhoRingsController {
     @GetMapping("/{person}")
     WhoRings whoRings(@PathVariable("person") String named) {
         PersonLine person = seen(named);
-        List<OpenPlace> open =
-                places.of(person.id(), this::mayWork, accounts.here().name(), today.day());
+        List<OpenPlace> open = places.at(this::mayWork, accounts.here().name()).of(person.id(), today.day());
         if (open.isEmpty()) {
             throw PeopleReader.noSuchPerson();
         }

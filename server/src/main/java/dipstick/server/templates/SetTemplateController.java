@@ -53,7 +53,7 @@ class SetTemplateController {
     /** @param answers to each question, in their order, as the choices gave them */
     record Filling(
             @NotNull @Valid Chosen template,
-            @NotNull @Size(max = MOST_ASKS) List<@Size(max = MOST_ANSWERS) List<@NotNull JsonNode>> answers) {}
+            @NotNull @Size(max = MOST_ASKS) List<@Size(max = MOST_ANSWERS) List<JsonNode>> answers) {}
 
     record Filled(ObjectNode document) {}
 

@@ -145,6 +145,32 @@ class HooksTest {
     }
 
     @Test
+    void what_is_no_question_is_refused_in_a_sentence() throws Exception {
+        for (String body : List.of(
+                "[]",
+                "{}",
+                "{\"hook\": \"patient-view\", \"hookInstance\": \"1\", \"context\": {\"patientId\": \"\"}}",
+                asked("patient-view", "hk-1", "{\"identifier\": [null]}"),
+                asked("patient-view", "x".repeat(1000), ""))) {
+            Reply reply = ask(ISSUER, "/due-when-opened", body);
+            assertThat(reply.status()).as(body).isBetween(400, 422);
+            assertThat(reply.json().get("detail").asString()).isNotEmpty();
+        }
+        assertThat(ask(ISSUER, "/due-when-opened", asked("patient-view", "hk-1", "null"))
+                        .status())
+                .as("a patient who is not known there")
+                .isEqualTo(200);
+        assertThat(ask(ISSUER, "/due-when-opened", asked("appointment-book", "hk-1", ""))
+                        .text())
+                .contains("other-hook");
+        assertThat(ask(ISSUER, "/none", asked("patient-view", "hk-1", "")).status())
+                .isEqualTo(404);
+        assertThat(ask(ISSUER, "/due-when-opened/feedback", "{\"feedback\": [null]}")
+                        .status())
+                .isEqualTo(422);
+    }
+
+    @Test
     void what_came_of_a_card_is_kept_and_who_said_not_now_is_not_told_again() throws Exception {
         People.bringIn(coordinator, "id,family_name,phone\nhk-3,Hookwell,01632 960893\n");
         People.publishPrivately(

@@ -167,7 +167,7 @@ class HooksTest {
                 .isEqualTo(404);
         assertThat(ask(ISSUER, "/due-when-opened/feedback", "{\"feedback\": [null]}")
                         .status())
-                .isEqualTo(422);
+                .isEqualTo(400);
     }
 
     @Test

@@ -93,15 +93,3 @@ function save() {
     </form>
   </Dialog>
 </template>
-
-<style scoped>
-.offered {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 12px;
-}
-
-.offered .word {
-  min-height: 24px;
-}
-</style>

@@ -331,28 +331,6 @@ h3 {
 }
 
 .outcomes {
-  display: grid;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 4px;
   margin-top: 6px;
-}
-
-.outcome {
-  border: 1px solid var(--rule);
-  border-radius: 3px;
-  background: var(--paper);
-  color: var(--ink);
-  padding: 4px 6px;
-  text-align: left;
-  cursor: pointer;
-}
-
-.outcome:hover:enabled {
-  border-color: var(--verdigris);
-}
-
-.outcome:disabled {
-  color: var(--soft-ink);
-  cursor: default;
 }
 </style>

@@ -84,7 +84,8 @@ public class OpenPlaces {
         }
 
         /**
-         * The places of somebody, by the id of the list.
+         * The places of somebody, by the id of the list; without those that the records of now give them no more, as of
+         * who had it done since the last reading.
          *
          * @param comes the day on which they are at the practice: an appointment on it, or before, does not hold them back
          */
@@ -97,7 +98,7 @@ public class OpenPlaces {
             }
             Person one = new Person(person, asks, comes);
             return open.stream()
-                    .map(entry -> one.place(entry, Objects.requireNonNull(lists.get(entry.setId()))))
+                    .flatMap(entry -> one.place(entry, Objects.requireNonNull(lists.get(entry.setId()))).stream())
                     .toList();
         }
     }
@@ -120,11 +121,16 @@ public class OpenPlaces {
                     .map(accounts::displayName);
         }
 
-        OpenPlace place(Entry entry, SavedSet list) {
+        Optional<OpenPlace> place(Entry entry, SavedSet list) {
+            Outcome now = reasons.standing(list, id);
+            return now == Outcome.NO ? Optional.empty() : Optional.of(place(entry, list, now));
+        }
+
+        private OpenPlace place(Entry entry, SavedSet list, Outcome now) {
             return new OpenPlace(
                     entry.setId(),
                     list.publishedName(),
-                    entry.standing() != Entry.Standing.ON || reasons.standing(list, id) != Outcome.YES,
+                    entry.standing() != Entry.Standing.ON || now != Outcome.YES,
                     entry.dueOn(),
                     entry.joinedOn(),
                     reasons.why(list, id),

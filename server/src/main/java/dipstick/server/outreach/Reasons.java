@@ -2,6 +2,7 @@ package dipstick.server.outreach;
 
 import dipstick.core.Outcome;
 import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.Reading;
 import dipstick.core.explain.Verdict;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
@@ -21,16 +22,19 @@ class Reasons {
         this.evaluators = evaluators;
     }
 
-    /** Whether somebody is on it; no where they are in no list's population, or it does not fit the records any more. */
+    /** Whether somebody is on it; can't tell where it does not fit the records any more. */
     Outcome standing(SavedSet set, String person) {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
         OptionalInt number = evaluator.population().find(person);
         return number.isEmpty()
                 ? Outcome.NO
                 : criteria.reading(set, evaluator)
-                        .filter(reading -> reading.people().get(number.getAsInt()))
-                        .map(reading -> reading.list().of(number.getAsInt()))
-                        .orElse(Outcome.NO);
+                        .map(reading -> standing(reading, number.getAsInt()))
+                        .orElse(Outcome.UNSURE);
+    }
+
+    private static Outcome standing(Reading reading, int person) {
+        return reading.people().get(person) ? reading.list().of(person) : Outcome.NO;
     }
 
     /** The sentence that decides it; empty where the set does not fit the records any more. */

@@ -20,7 +20,6 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Who on a list is expected at the practice. */
@@ -72,16 +71,15 @@ class Expected {
         Predicate<String> lists = list -> by.test(list) && sharing.of(who, list).includes(Right.VIEW);
         OpenPlaces.Look look = places.at(lists, who.name());
         return look.people().stream()
-                .flatMap(id -> {
-                    OptionalInt person = records.find(id);
-                    return person.isEmpty()
-                            ? Stream.of()
-                            : Appointments.between(records, person.getAsInt(), from, to)
-                                    .distinct()
-                                    .limit(each)
-                                    .map(one -> comingIn(records, person.getAsInt(), one, look));
-                })
-                .filter(one -> who.maySeePeopleOf(one.person().provider()))
+                .map(records::find)
+                .flatMapToInt(OptionalInt::stream)
+                .filter(person -> who.maySeePeopleOf(PersonLine.text(records, person, "provider")))
+                .boxed()
+                .flatMap(person -> Appointments.between(records, person, from, to)
+                        .distinct()
+                        .limit(each)
+                        .map(one -> comingIn(records, person, one, look)))
+                .filter(one -> !one.mention().isEmpty())
                 .sorted(BY_DAY)
                 .toList();
     }

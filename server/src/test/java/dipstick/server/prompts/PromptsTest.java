@@ -216,6 +216,26 @@ class PromptsTest {
     }
 
     @Test
+    void who_had_it_done_since_the_last_reading_is_told_of_nothing() throws Exception {
+        People.bringIn(coordinator, "id,family_name,phone,status\npd-1,Promptdone,01632 960887,active\n");
+        People.publishPrivately(
+                coordinator,
+                "pd-list",
+                "{\"format\": \"dipstick-criteria/1\", \"id\": \"pd-list\", \"name\": \"Done soon\", \"include\": [{\"id\":"
+                        + " \"a\", \"test\": {\"all\": [{\"field\": \"id\", \"startsWith\": \"pd-\"}, {\"field\":"
+                        + " \"status\", \"in\": [\"active\"]}]}}]}");
+        coordinator.put("/api/lists/pd-list/prompt", ON, "\"0\"");
+        assertThat(prompted(coordinator, "pd-1")).hasSize(1);
+        coordinator.put(
+                "/api/lists/pd-list/reading-plan",
+                "{\"every\": \"NEVER\", \"dayOfWeek\": \"MONDAY\", \"dayOfMonth\": 1, \"at\": \"06:00\", \"turned\": {}}",
+                "\"0\"");
+        People.bringIn(coordinator, "id,family_name,phone,status\npd-1,Promptdone,01632 960887,left\n");
+        assertThat(prompted(coordinator, "pd-1")).isEmpty();
+        assertThat(coordinator.get("/api/who/pd-1").status()).isEqualTo(404);
+    }
+
+    @Test
     void today_tells_who_comes_in_this_week_and_why_somebody_is_not_told() throws Exception {
         turn(coordinator, ON, revision());
         List<String> week = caller.get("/api/coming-in")

@@ -109,7 +109,10 @@ class TokensTest {
         for (String path : paths.propertyNames()) {
             for (String method : paths.get(path).propertyNames()) {
                 String asked = path.replaceAll("\\{[^}]*}", "none");
-                if (reads.send(method, asked, "{}", "").status() != 403) {
+                // A record system's own door does not know such a token at all.
+                boolean isShut = List.of(401, 403)
+                        .contains(reads.send(method, asked, "{}", "").status());
+                if (!isShut) {
                     opened.add(method + " " + path);
                 }
             }

@@ -61,7 +61,7 @@ function step(event: KeyboardEvent, by: 1 | -1) {
         id="find-people"
         v-model="typed"
         fluid
-        placeholder="Name, id, birth date as 1950-02-03, or phone"
+        placeholder="Name, id, birth date, or phone"
         aria-label="Find people"
         @keydown.down="step($event, 1)"
       />

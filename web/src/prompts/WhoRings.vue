@@ -156,7 +156,7 @@ function saveDismissal(reason: string, until: string) {
       fluid
       maxlength="200"
       autocomplete="off"
-      placeholder="Name, birth date as 3/2/1950, or phone"
+      placeholder="Name, birth date, or phone"
       aria-label="Find who rings or walks in"
       @keydown.down="step($event, 1)"
       @keydown.enter.prevent="openFirst"

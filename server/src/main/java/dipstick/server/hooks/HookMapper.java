@@ -72,6 +72,6 @@ interface HookMapper {
     @Delete("DELETE FROM told_card WHERE at < #{before} AND outcome = ''")
     int forgetUnanswered(Instant before);
 
-    @Update("UPDATE told_card SET person = #{stub}, reason = '' WHERE person = #{person}")
-    int stub(String person, String stub);
+    @Delete("DELETE FROM told_card WHERE person = #{person}")
+    int forget(String person);
 }

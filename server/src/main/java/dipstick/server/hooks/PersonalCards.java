@@ -33,6 +33,6 @@ class PersonalCards implements PersonalData {
 
     @Override
     public void erase(String person, String stub, String by) {
-        hooks.stub(person, stub);
+        hooks.forget(person);
     }
 }

@@ -33,6 +33,6 @@ class PersonalPrompts implements PersonalData {
 
     @Override
     public void erase(String person, String stub, String by) {
-        prompts.stub(person, stub);
+        prompts.forget(person);
     }
 }

@@ -2,6 +2,7 @@ package dipstick.server.prompts;
 
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -69,6 +70,6 @@ interface PromptMapper {
     @Select("SELECT " + OF_DISMISSAL + " FROM prompt_dismissal WHERE person = #{person} ORDER BY id")
     List<Dismissal> dismissalsOf(String person);
 
-    @Update("UPDATE prompt_dismissal SET person = #{stub}, reason = '', ended = TRUE WHERE person = #{person}")
-    int stub(String person, String stub);
+    @Delete("DELETE FROM prompt_dismissal WHERE person = #{person}")
+    int forget(String person);
 }

@@ -116,51 +116,60 @@ class Sendings {
         audit.record(Act.LIST_CHANGED, sending.setId() + ", " + words(sending.what()) + " is sent no more");
     }
 
-    /** Sends all of which the time has come. */
+    /** Sends all of which the time has come; where the mail server is gone, it is not waited for again and again. */
     void sendDue() {
         Instant now = today.now();
+        boolean gone = false;
         for (Sending sending : all()) {
             Optional<Instant> due = sending.schedule().latestDue(now, today.zone());
-            due.ifPresent(at -> sentTo(sending.id()).stream()
-                    .filter(one -> one.dueAt().isBefore(at)
-                            && !one.triedAt().plus(AGAIN).isAfter(now))
-                    .forEach(one -> send(sending, one, at)));
+            for (SentTo to : due.isPresent() ? sentTo(sending.id()) : List.<SentTo>of()) {
+                boolean isDue = to.dueAt().isBefore(due.get())
+                        && !to.triedAt().plus(AGAIN).isAfter(now);
+                if (isDue && gone) {
+                    again(to, MailSending.UNREACHABLE);
+                } else if (isDue) {
+                    gone = send(sending, to, due.get())
+                            .filter(MailSending.UNREACHABLE::equals)
+                            .isPresent();
+                }
+            }
         }
     }
 
-    private void send(Sending sending, SentTo to, Instant due) {
+    /** Gives why the mail server did not take it; it is tried again. */
+    private Optional<String> send(Sending sending, SentTo to, Instant due) {
         // Whoever comes to be on a list while this is written is told of the next time.
         long mark = listed.mark();
         try {
             Optional<String> why = notFor(sending.setId(), to.account());
             if (why.isPresent()) {
                 done(to, due, to.mark(), why.get());
-                return;
+                return Optional.empty();
             }
             Composed composed = composing.compose(
                     sending.setId(), sending.what(), accounts.colleague(to.account()), sending.account(), to.mark());
             if (sending.onlyNew() && !composed.hasNew()) {
                 done(to, due, mark, "");
-                return;
+                return Optional.empty();
             }
             Optional<String> failed = mail.send(composed.mail());
             if (failed.isPresent()) {
-                sendings.keep(new SentTo(to.sending(), to.account(), to.dueAt(), today.now(), to.mark(), failed.get()));
-                return;
+                again(to, failed.get());
+            } else {
+                audited(ITSELF, sending.setId(), sending.what(), to.account(), composed.people());
+                done(to, due, mark, "");
             }
-            audited(ITSELF, sending.setId(), sending.what(), to.account(), composed.people());
-            done(to, due, mark, "");
+            return failed;
         } catch (RuntimeException broken) {
             // Of one colleague; the others are sent theirs.
             LOG.error("What is sent to {} could not be written", to.account(), broken);
-            sendings.keep(new SentTo(
-                    to.sending(),
-                    to.account(),
-                    to.dueAt(),
-                    today.now(),
-                    to.mark(),
-                    "It could not be written; the server's log says why."));
+            again(to, "It could not be written; the server's log says why.");
+            return Optional.empty();
         }
+    }
+
+    private void again(SentTo to, String problem) {
+        sendings.keep(new SentTo(to.sending(), to.account(), to.dueAt(), today.now(), to.mark(), problem));
     }
 
     private void done(SentTo to, Instant due, long mark, String problem) {

@@ -76,9 +76,11 @@ final class Offered {
                 .toList();
     }
 
-    /** What is only on record as something of another kind is offered, but hardly meant. */
+    /** What is only on record as something of another kind, or as planned or tried, is offered, but hardly meant. */
     private static boolean isOf(Set<String> kinds, FoundTerm term) {
-        return kinds.isEmpty() || term.kinds().stream().map(NormalText::of).anyMatch(kinds::contains);
+        return kinds.isEmpty()
+                ? term.happened()
+                : term.kinds().stream().map(NormalText::of).anyMatch(kinds::contains);
     }
 
     private List<MayBeMeant> values(Ask.Values ask) {

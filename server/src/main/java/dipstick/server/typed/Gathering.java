@@ -26,10 +26,13 @@ final class Gathering {
 
     /**
      * @param document whose term sets have other ids
-     * @return nothing where nothing on record is called so
+     * @return nothing where nothing on record is called so; what was only planned or tried is left out, where there is
+     *     something else
      */
     Optional<JsonNode> of(String name, JsonNode document) {
-        List<FoundTerm> found = Terms.find(events, name, _ -> true);
+        List<FoundTerm> all = Terms.find(events, name);
+        List<FoundTerm> happened = all.stream().filter(FoundTerm::happened).toList();
+        List<FoundTerm> found = happened.isEmpty() ? all : happened;
         if (found.isEmpty()) {
             return Optional.empty();
         }

@@ -24,7 +24,10 @@ class TemplatesTest {
         People.bringIn(orla, """
                 id,person_id,kind,code,text,status,on
                 tpl-e1,tpl-1,medication,T-DIU,Diuretic for templates,current,2026-01-02
-                tpl-e2,tpl-1,result,T-REN,Renal test for templates,final,2026-01-02
+                                tpl-e2,tpl-1,result,T-REN,Renal test for templates,final,2026-01-02
+                tpl-e3,tpl-1,contact,T-TRY,Hearing check for templates: no answer,,2026-01-02
+                tpl-e4,tpl-1,visit,T-EAR,Hearing check for templates,done,2026-01-02
+
                 """);
     }
 
@@ -106,6 +109,17 @@ class TemplatesTest {
         JsonNode document = filled(kidney, chosen(opened)).json().get("document");
         assertThat(document.at("/termSets/1/members").toString()).contains("T-REN");
         assertThat(document.at("/exclude/0/test/in").toString()).contains("moved away");
+    }
+
+    @Test
+    void that_somebody_was_only_called_about_it_is_not_chosen_as_having_it() throws Exception {
+        assertThat(opened("{\"id\": \"hearing-check\"}")
+                        .at("/questions/0/choices")
+                        .valueStream()
+                        .filter(choice ->
+                                choice.get("answer").path("code").asString("").startsWith("T-"))
+                        .map(choice -> choice.get("says").asString() + " " + choice.get("chosen")))
+                .containsExactlyInAnyOrder("code T-EAR true", "code T-TRY false");
     }
 
     @Test

@@ -89,11 +89,6 @@ public record Template(String about, List<Ask> asks, ObjectNode document) {
         return json;
     }
 
-    /** Whether a file says that it is a template, whatever else is in it. */
-    public static boolean isOne(JsonNode file) {
-        return file.path("format").asString("").startsWith("dipstick-template/");
-    }
-
     /** @throws InvalidTemplate where it is none, with why */
     public static Template read(JsonNode file) throws InvalidTemplate {
         if (!file.path("format").asString("").equals(FORMAT)) {

@@ -4,13 +4,13 @@ import dipstick.core.wording.DayWords;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
 import dipstick.server.prompts.Prompt;
-import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
+import org.springframework.web.util.UriUtils;
 
 /** Writes what is due as cards. */
 @Component
@@ -85,6 +85,6 @@ class CardWriter {
     }
 
     private static String encoded(String text) {
-        return URLEncoder.encode(text, StandardCharsets.UTF_8).replace("+", "%20");
+        return UriUtils.encode(text, StandardCharsets.UTF_8);
     }
 }

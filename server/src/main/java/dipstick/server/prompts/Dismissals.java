@@ -8,7 +8,6 @@ import dipstick.server.together.ListsTouched;
 import dipstick.server.web.Problems;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
@@ -45,10 +44,6 @@ class Dismissals {
                 .flatMap(number -> prompts.dismissalsOf(number).stream())
                 .filter(one -> one.holdsOn(today.day()))
                 .toList();
-    }
-
-    Optional<Dismissal> of(String person, String set) {
-        return of(person).stream().filter(one -> one.setId().equals(set)).findFirst();
     }
 
     /** @param until the last day on which nobody is told */

@@ -3,10 +3,11 @@ package dipstick.server.prompts;
 import dipstick.server.outreach.OpenPlace;
 import dipstick.server.outreach.OpenPlaces;
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /**
@@ -60,24 +61,23 @@ public class Prompts {
 
     /** The same among places that were read already. */
     List<Prompt> among(List<OpenPlace> open, String person, Moment moment) {
-        List<OpenPlace> told = open.stream()
+        Map<OpenPlace, PromptRule> told = new LinkedHashMap<>();
+        open.stream()
                 .filter(place -> !place.toCheck() && place.keptBack().isEmpty())
-                .filter(place -> rules.of(place.set()).holdsAt(moment))
-                .toList();
+                .forEach(place -> told.put(place, rules.of(place.set())));
+        told.values().removeIf(rule -> !rule.holdsAt(moment));
         if (told.isEmpty()) {
             return List.of();
         }
-        Set<String> dismissed =
-                dismissals.of(person).stream().map(Dismissal::setId).collect(Collectors.toSet());
-        return told.stream()
-                .filter(place -> !dismissed.contains(place.set()))
-                .map(place -> new Prompt(
-                        place.set(),
-                        place.name(),
-                        rules.of(place.set()).sentence(),
-                        place.why(),
-                        place.due(),
-                        place.since()))
+        dismissals
+                .of(person)
+                .forEach(one -> told.keySet().removeIf(place -> place.set().equals(one.setId())));
+        return told.entrySet().stream()
+                .map(one -> prompt(one.getKey(), one.getValue()))
                 .toList();
+    }
+
+    private static Prompt prompt(OpenPlace place, PromptRule rule) {
+        return new Prompt(place.set(), place.name(), rule.sentence(), place.why(), place.due(), place.since());
     }
 }

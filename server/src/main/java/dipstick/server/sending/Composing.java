@@ -10,7 +10,6 @@ import dipstick.server.practice.Today;
 import dipstick.server.prompts.MorningSheet;
 import dipstick.server.sending.Sending.What;
 import dipstick.server.sending.TeamMail.Table;
-import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
@@ -18,6 +17,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
+import org.springframework.web.util.UriUtils;
 
 /** Writes what is sent to a colleague, of what they may see alone. */
 @Component
@@ -98,8 +98,7 @@ class Composing {
                                                 .limit(MOST_ROWS)
                                                 .map(one -> row(set, one))
                                                 .toList())),
-                        address + "/lists/"
-                                + URLEncoder.encode(set, StandardCharsets.UTF_8).replace("+", "%20"),
+                        address + "/lists/" + UriUtils.encode(set, StandardCharsets.UTF_8),
                         end(from)),
                 people.size(),
                 hasNew);

@@ -195,11 +195,15 @@ public class Paper {
      * @param footer who printed it, when and why
      */
     public byte[] table(String title, List<Column> columns, List<List<String>> rows, String footer) {
-        return tables(title, List.of(new Table("", columns, rows)), footer);
+                return tables(title, List.of(new Table("", columns, rows)), "", footer);
     }
 
-    /** As {@link #table}, one after the other. */
-    public byte[] tables(String title, List<Table> tables, String footer) {
+        /**
+     * As {@link #table}, one after the other.
+     *
+     * @param none what is printed where there are no tables
+     */
+    public byte[] tables(String title, List<Table> tables, String none, String footer) {
         return printer.print(
                 new Document(title, "en"), fo -> page(fo, "table", PAGE_HEIGHT, PAGE_WIDTH, MARGIN * 0.75), fo -> {
                     fo.element("page-sequence", Map.of("master-reference", "table", "xml:lang", "en"), inside -> {
@@ -209,7 +213,10 @@ public class Paper {
                                 foot -> foot.block(
                                         Map.of("font-size", "7pt", "start-indent", mm(MARGIN * 0.75)), footer));
                         inside.element("flow", Map.of("flow-name", "xsl-region-body"), flow -> {
-                            heading(flow, "H1", "13pt", title);
+                                                        heading(flow, "H1", "13pt", title);
+                            if (tables.isEmpty()) {
+                                flow.block(Map.of(), none);
+                            }
                             for (Table table : tables) {
                                 if (!table.title().isEmpty()) {
                                     heading(flow, "H2", "11pt", table.title());

@@ -1,6 +1,7 @@
 package dipstick.server.prompts;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.InstanceOfAssertFactories.STRING;
 
 import dipstick.server.People;
 import dipstick.server.RunningServer.Reply;
@@ -144,7 +145,12 @@ class PromptsTest {
 
         String printed = String.join(" ", Pdf.pages(caller.bytes("/api/coming-in/sheet.pdf?day=" + tomorrow)));
         assertThat(printed).contains("Mill Lane, Nurse Fern", "Promptwell, Ines", "shall we find a day?");
-        assertThat(printed).doesNotContain("01632", "Otto");
+                assertThat(printed).doesNotContain("01632", "Otto");
+        assertThat(Pdf.pages(caller.bytes("/api/coming-in/sheet.pdf?day=" + today)))
+                .as("an empty sheet says so")
+                .singleElement(STRING)
+                .contains("Nobody comes in on this day");
+
     }
 
     @Test

@@ -4,6 +4,7 @@ import dipstick.core.criteria.Criterion;
 import dipstick.core.criteria.ShouldHave;
 import dipstick.core.criteria.ShouldHave.Rule;
 import dipstick.core.criteria.Test;
+import dipstick.core.population.Events;
 import dipstick.core.time.Window;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -12,10 +13,10 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 
-/** The due dates of a criteria set (criteria.md section 4). */
+/** The due dates of a criteria set (criteria.md section 4), as days; for everybody in a column of numbers. */
 final class DueDates {
     /** Before every day, so that never having been met counts as the earliest lapse. */
-    private static final int NEVER = Integer.MIN_VALUE;
+    static final int NEVER = Integer.MIN_VALUE;
 
     private static final Due NEVER_MET = new Due.Never();
 
@@ -55,46 +56,80 @@ final class DueDates {
         return renewables.isEmpty() ? Optional.empty() : Optional.of(new DueDates(shouldHave.rule(), renewables, seen));
     }
 
-    Due of(int person) {
+    /** What a day, or {@link #NEVER}, says. */
+    static Due due(int day) {
+        return day == NEVER ? NEVER_MET : new Due.On(LocalDate.ofEpochDay(day));
+    }
+
+    int of(int person) {
         int[] lapses = new int[renewables.size()];
         for (int i = 0; i < lapses.length; i++) {
             lapses[i] = lapse(renewables.get(i), renewables.get(i).matcher().ofPerson(person));
         }
-        return due(lapses);
+        return chosen(lapses);
     }
 
-    /** The due dates of those in {@code who}, at the places of their numbers. */
-    Due[] of(BitSet who) {
+    /** The days of those in {@code who}, at the places of their numbers. */
+    int[] of(BitSet who) {
         int people = seen.population().size();
-        Due[] dues = new Due[people];
+        int[] days = new int[people];
         PeopleRange.forEach(people, range -> {
-            List<Gathering> gathered = renewables.stream()
-                    .map(renewable -> Gathering.of(
-                            renewable.matcher(), range, seen.population().events(), who::get))
-                    .toList();
-            Matches matches = new Matches();
-            int[] lapses = new int[renewables.size()];
+            int[][] each = renewables.stream()
+                    .map(renewable ->
+                            renewable.count() == 1 ? latest(renewable, range) : nthLatest(renewable, range, who))
+                    .toArray(int[][]::new);
+            int[] lapses = new int[each.length];
             for (int person = who.nextSetBit(range.first());
                     person >= 0 && person < range.end();
                     person = who.nextSetBit(person + 1)) {
                 for (int i = 0; i < lapses.length; i++) {
-                    gathered.get(i).show(person, matches);
-                    lapses[i] = lapse(renewables.get(i), matches);
+                    lapses[i] = each[i][person - range.first()];
                 }
-                dues[person] = due(lapses);
+                days[person] = chosen(lapses);
             }
         });
-        return dues;
+        return days;
     }
 
-    private Due due(int[] lapses) {
+    /** A later record never lapses earlier, so of the lapses of all records the latest counts, in whatever order they are. */
+    private int[] latest(Renewable renewable, PeopleRange range) {
+        Events events = seen.population().events();
+        int[] lapses = new int[range.size()];
+        Arrays.fill(lapses, NEVER);
+        renewable.matcher().forEachRow(range, (marked, count) -> {
+            for (int i = 0; i < count; i++) {
+                int event = marked[i];
+                if (event >= 0 && seen.dates().isDated(event)) {
+                    int place = events.owner(event) - range.first();
+                    lapses[place] = Math.max(lapses[place], renewable.lapses().of(event));
+                }
+            }
+        });
+        return lapses;
+    }
+
+    private int[] nthLatest(Renewable renewable, PeopleRange range, BitSet who) {
+        Gathering gathered =
+                Gathering.of(renewable.matcher(), range, seen.population().events(), who::get);
+        int[] lapses = new int[range.size()];
+        Matches matches = new Matches();
+        for (int person = range.first(); person < range.end(); person++) {
+            gathered.show(person, matches);
+            lapses[person - range.first()] = lapse(renewable, matches);
+        }
+        return lapses;
+    }
+
+    private int chosen(int[] lapses) {
+        if (lapses.length == 1) {
+            return lapses[0];
+        }
         Arrays.sort(lapses);
-        int chosen = switch (rule) {
+        return switch (rule) {
             case Rule.Any any -> lapses[lapses.length - 1];
             case Rule.All all -> lapses[0];
             case Rule.AtLeast(int count) -> lapses[Math.max(0, lapses.length - count)];
         };
-        return chosen == NEVER ? NEVER_MET : new Due.On(LocalDate.ofEpochDay(chosen));
     }
 
     /** The first day on which the n-th latest of the certain, dated matches is no longer in the lookback. */
@@ -102,18 +137,18 @@ final class DueDates {
         if (matches.certainCount() < renewable.count()) {
             return NEVER;
         }
-        long[] byLastDay = new long[matches.certainCount()];
+        int[] each = new int[matches.certainCount()];
         int dated = 0;
         for (int i = 0; i < matches.size(); i++) {
             int event = matches.event(i);
             if (matches.isCertain(i) && seen.dates().isDated(event)) {
-                byLastDay[dated++] = ((long) seen.dates().last(event) << 32) | event;
+                each[dated++] = renewable.lapses().of(event);
             }
         }
         if (dated < renewable.count()) {
             return NEVER;
         }
-        Arrays.sort(byLastDay, 0, dated);
-        return renewable.lapses().of((int) byLastDay[dated - renewable.count()]);
+        Arrays.sort(each, 0, dated);
+        return each[dated - renewable.count()];
     }
 }

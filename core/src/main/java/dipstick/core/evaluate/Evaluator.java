@@ -99,16 +99,17 @@ public final class Evaluator {
     public Due dueOf(CriteriaSet set, int person) {
         return set.shouldHaveInForce()
                 .flatMap(should -> DueDates.of(should, seen))
-                .map(dates -> dates.of(person))
+                .map(dates -> DueDates.due(dates.of(person)))
                 .orElse(new Due.None());
     }
 
     /** When what should be on record lapses, for some who are or may be eligible, in the order of their numbers. */
     public List<Due> duesOf(CriteriaSet set, BitSet who) {
-        Optional<DueDates> dates = set.shouldHaveInForce().flatMap(should -> DueDates.of(should, seen));
-        Due[] byPerson = dates.map(found -> found.of(who)).orElse(new Due[0]);
+        Optional<int[]> days = set.shouldHaveInForce()
+                .flatMap(should -> DueDates.of(should, seen))
+                .map(dates -> dates.of(who));
         return who.stream()
-                .mapToObj(person -> dates.isPresent() ? byPerson[person] : new Due.None())
+                .mapToObj(person -> days.map(each -> DueDates.due(each[person])).orElse(new Due.None()))
                 .toList();
     }
 

@@ -2,44 +2,36 @@ package dipstick.core.evaluate;
 
 import dipstick.core.Outcome;
 import dipstick.core.criteria.Roster;
-import dipstick.core.population.Codes;
-import dipstick.core.population.Column;
-import dipstick.core.records.FieldValue;
-import dipstick.core.time.DateRange;
 import java.util.ArrayList;
-import java.util.BitSet;
-import java.util.HashMap;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.stream.Stream;
+import java.util.stream.Collectors;
 
 /** Whether people are in a roster (criteria.md section 3): the Kleene or of its rows. */
 final class RosterMatcher {
-    private final Roster roster;
-    private final List<Column> columns;
-    /** The place in the key by whose value rows are looked up: the first that holds text, if one does. */
-    private final Optional<Integer> lookup;
+    private final List<RosterKey> keys;
+    private final List<RosterRows> rows;
+    /** Who may be in a row: lowered to 0 where a value that is exact of all rows is none of theirs. */
+    private final List<FieldMatcher.ByCode> worthAsking = new ArrayList<>();
 
-    /** By the code of the looked up text in its column. */
-    private final Map<Integer, List<Roster.Row>> rowsByCode = new HashMap<>();
-
-    /** The codes that have rows: most people's have none, which is told by a bit. */
-    private final BitSet listed = new BitSet();
-
-    private final List<Roster.Row> rowsWithoutText = new ArrayList<>();
-
-    RosterMatcher(Roster roster, Seen seen) {
-        this.roster = roster;
-        this.columns = roster.key().stream()
-                .map(field -> seen.population().column(field))
+    private RosterMatcher(Roster roster, Seen seen) {
+        this.keys = RosterKey.of(roster, seen);
+        Map<Integer, List<Roster.Row>> alike =
+                roster.rows().stream().collect(Collectors.groupingBy(RosterMatcher::exactOf));
+        this.rows = alike.entrySet().stream()
+                .map(group -> new RosterRows(group.getValue(), keys, group.getKey()))
                 .toList();
-        this.lookup = roster.key().stream()
-                .filter(field -> field.type().isText())
-                .findFirst()
-                .map(roster.key()::indexOf);
-        lookup.ifPresent(this::indexRows);
-        rowsByCode.keySet().forEach(listed::set);
+        int ofAll = alike.keySet().stream().reduce((one, other) -> one & other).orElse(0);
+        for (int place = 0; place < keys.size(); place++) {
+            int at = place;
+            if ((ofAll >> place & 1) == 1) {
+                RosterKey key = keys.get(place);
+                worthAsking.add(new FieldMatcher.ByCode(
+                        key.codes(),
+                        key.worthAsking(roster.rows().stream().flatMap(row -> row.cells().get(at).stream()))));
+            }
+        }
     }
 
     static Answer ofEverybody(Roster roster, Seen seen) {
@@ -47,84 +39,70 @@ final class RosterMatcher {
         int people = seen.population().size();
         AnswerBuilder answer = new AnswerBuilder(people);
         PeopleRange.forEach(people, range -> {
-            for (int person = range.first(); person < range.end(); person++) {
-                answer.set(person, matcher.answer(person));
+            Asking asking = matcher.new Asking();
+            byte[] worth = new byte[range.size()];
+            Arrays.fill(worth, (byte) 1);
+            matcher.worthAsking.forEach(part -> part.lower(worth, range.first(), range.size()));
+            for (int place = 0; place < worth.length; place++) {
+                if (worth[place] > 0) {
+                    answer.set(range.first() + place, asking.answer(range.first() + place));
+                }
             }
         });
         return answer.seal();
     }
 
-    Outcome answer(int person) {
-        Outcome any = Outcome.NO;
-        for (Roster.Row row : rowsWorthAsking(person)) {
-            any = any.or(isRow(person, row));
-            if (any == Outcome.YES) {
-                return any;
-            }
+    private static int exactOf(Roster.Row row) {
+        int exact = 0;
+        for (int place = 0; place < row.cells().size(); place++) {
+            exact |= RosterKey.isExact(row.cells().get(place)) ? 1 << place : 0;
         }
-        return any;
-    }
-
-    private void indexRows(int place) {
-        Map<String, Integer> codeOf = ((Column.OfText) columns.get(place)).codeOf();
-        for (Roster.Row row : roster.rows()) {
-            if (row.cells().get(place).orElse(null) instanceof FieldValue.OfText(String text)) {
-                // A text that nobody has is looked up by nobody whose text is known.
-                if (codeOf.containsKey(text)) {
-                    rowsByCode
-                            .computeIfAbsent(codeOf.get(text), _ -> new ArrayList<>())
-                            .add(row);
-                }
-            } else {
-                rowsWithoutText.add(row);
-            }
-        }
-    }
-
-    private List<Roster.Row> rowsWorthAsking(int person) {
-        if (lookup.isEmpty()) {
-            return roster.rows();
-        }
-        int code = columns.get(lookup.get()).codes().get(person);
-        if (code == Codes.MISSING) {
-            return roster.rows();
-        }
-        List<Roster.Row> rows = listed.get(code) ? rowsByCode.getOrDefault(code, List.of()) : List.of();
-        return rowsWithoutText.isEmpty()
-                ? rows
-                : Stream.concat(rows.stream(), rowsWithoutText.stream()).toList();
+        return exact;
     }
 
     private Outcome isRow(int person, Roster.Row row) {
         Outcome all = Outcome.YES;
-        for (int i = 0; i < columns.size() && all != Outcome.NO; i++) {
-            all = all.and(isEqual(columns.get(i), person, row.cells().get(i)));
+        for (int place = 0; place < keys.size() && all != Outcome.NO; place++) {
+            all = all.and(keys.get(place).isEqual(person, row.cells().get(place)));
         }
         return all;
     }
 
-    private static Outcome isEqual(Column column, int person, Optional<FieldValue> cell) {
-        int code = column.codes().get(person);
-        if (code == Codes.MISSING || cell.isEmpty()) {
-            return Outcome.UNSURE;
-        }
-        return switch (cell.get()) {
-            case FieldValue.OfTexts _, FieldValue.OfCodings _ ->
-                throw new IllegalStateException("No key has several values");
-            case FieldValue.OfText(String text) ->
-                Outcome.of(((Column.OfText) column).compared().get(code).equals(text));
-            case FieldValue.OfNumber(double number) ->
-                Outcome.of(((Column.OfNumber) column).numbers().get(code) == number);
-            case FieldValue.OfFlag(boolean flag) -> Outcome.of(flag == (code == Column.OfFlag.TRUE));
-            case FieldValue.OfDate(DateRange days) ->
-                isSameDay(((Column.OfDate) column).days().get(code), days);
-        };
-    }
+    /** Asks for one person after another, most of whom have the same places exact. */
+    private final class Asking {
+        private final RosterKey[] places = keys.toArray(RosterKey[]::new);
+        private final long[] numbers = new long[places.length];
+        private int exact;
+        private List<RosterRows.Lookup> lookups = lookups();
 
-    private static Outcome isSameDay(DateRange one, DateRange other) {
-        if (one.isExact() && one.equals(other)) {
-            return Outcome.YES;
+        private List<RosterRows.Lookup> lookups() {
+            return rows.stream().map(group -> group.by(exact)).toList();
         }
-        return one.liesIn(other) == Outcome.NO ? Outcome.NO : Outcome.UNSURE;
+
+        Outcome answer(int person) {
+            int exactOfPerson = 0;
+            for (int place = 0; place < places.length; place++) {
+                numbers[place] = places[place].numberOf(person);
+                exactOfPerson |= numbers[place] == RosterKey.INEXACT ? 0 : 1 << place;
+            }
+            if (exactOfPerson != exact) {
+                exact = exactOfPerson;
+                lookups = lookups();
+            }
+            Outcome any = Outcome.NO;
+            for (int i = 0; i < lookups.size() && any != Outcome.YES; i++) {
+                any = any.or(answer(person, lookups.get(i)));
+            }
+            return any;
+        }
+
+        private Outcome answer(int person, RosterRows.Lookup lookup) {
+            Outcome highest = lookup.isWhole() ? Outcome.YES : Outcome.UNSURE;
+            Outcome any = Outcome.NO;
+            for (int row = lookup.first(numbers); row >= 0 && any != highest; row = lookup.after(row)) {
+                any = any.or(isRow(person, lookup.row(row)));
+            }
+            return any;
+        }
     }
 }

@@ -9,6 +9,14 @@ public enum AgeUnit {
     WEEKS("weeks", 0, 7),
     DAYS("days", 0, 1);
 
+    /**
+     * The days between a date and its n-th anniversary are no further than this from n times the average: 400 years have
+     * the same days always, within them leap days are at most three early or late, and months three short or long.
+     */
+    static final long MOST_FROM_AVERAGE = 7;
+
+    private static final double DAYS_OF_MONTH = 146_097 / 4_800.0;
+
     private final String word;
     private final int months;
     private final int days;
@@ -21,6 +29,10 @@ public enum AgeUnit {
 
     public String word() {
         return word;
+    }
+
+    long averageDays(int age) {
+        return Math.round(DAYS_OF_MONTH * months * age) + (long) days * age;
     }
 
     /** The first day on which somebody born on {@code birth} has completed {@code age} units. */

@@ -195,10 +195,10 @@ public class Paper {
      * @param footer who printed it, when and why
      */
     public byte[] table(String title, List<Column> columns, List<List<String>> rows, String footer) {
-                return tables(title, List.of(new Table("", columns, rows)), "", footer);
+        return tables(title, List.of(new Table("", columns, rows)), "", footer);
     }
 
-        /**
+    /**
      * As {@link #table}, one after the other.
      *
      * @param none what is printed where there are no tables
@@ -213,7 +213,7 @@ public class Paper {
                                 foot -> foot.block(
                                         Map.of("font-size", "7pt", "start-indent", mm(MARGIN * 0.75)), footer));
                         inside.element("flow", Map.of("flow-name", "xsl-region-body"), flow -> {
-                                                        heading(flow, "H1", "13pt", title);
+                            heading(flow, "H1", "13pt", title);
                             if (tables.isEmpty()) {
                                 flow.block(Map.of(), none);
                             }

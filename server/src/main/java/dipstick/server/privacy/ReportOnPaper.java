@@ -27,7 +27,7 @@ class ReportOnPaper {
         return paper.tables(
                 "All that " + (report.practice().isBlank() ? "the practice" : report.practice()) + " holds of "
                         + report.person(),
-                                tables,
+                tables,
                 "Nothing is held.",
                 report.madeBy() + ", " + report.madeAt() + ", " + report.asked().words());
     }

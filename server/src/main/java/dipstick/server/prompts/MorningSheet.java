@@ -97,7 +97,7 @@ public class MorningSheet {
     byte[] print(LocalDate day, List<SheetGroup> groups, String footer) {
         return paper.tables(
                 (practice.practice().isBlank() ? "" : practice.practice() + ": ") + "coming in on " + DayWords.day(day),
-                                groups.stream().map(this::table).toList(),
+                groups.stream().map(this::table).toList(),
                 "Nobody comes in on this day who is to be told of something.",
                 footer);
     }

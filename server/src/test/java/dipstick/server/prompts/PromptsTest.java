@@ -145,12 +145,11 @@ class PromptsTest {
 
         String printed = String.join(" ", Pdf.pages(caller.bytes("/api/coming-in/sheet.pdf?day=" + tomorrow)));
         assertThat(printed).contains("Mill Lane, Nurse Fern", "Promptwell, Ines", "shall we find a day?");
-                assertThat(printed).doesNotContain("01632", "Otto");
+        assertThat(printed).doesNotContain("01632", "Otto");
         assertThat(Pdf.pages(caller.bytes("/api/coming-in/sheet.pdf?day=" + today)))
                 .as("an empty sheet says so")
                 .singleElement(STRING)
                 .contains("Nobody comes in on this day");
-
     }
 
     @Test

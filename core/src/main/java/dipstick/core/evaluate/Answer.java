@@ -9,6 +9,11 @@ import java.util.List;
  * a no. The two sets are disjoint. Answers are never changed once made; each operation makes a new one.
  */
 public record Answer(BitSet yes, BitSet unsure) {
+    /** Of bits as a bit set has them. */
+    static Answer of(long[] yes, long[] unsure) {
+        return new Answer(BitSet.valueOf(yes), BitSet.valueOf(unsure));
+    }
+
     static Answer nobody() {
         return new Answer(new BitSet(), new BitSet());
     }

@@ -4,7 +4,6 @@ import dipstick.core.Outcome;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.VarHandle;
 import java.nio.ByteOrder;
-import java.util.BitSet;
 
 /** Sets the outcomes of people, range by range, then seals them into an {@link Answer}. Nobody is a yes at first. */
 final class AnswerBuilder {
@@ -54,6 +53,6 @@ final class AnswerBuilder {
         for (int word = 0; word < yes.length; word++) {
             unsure[word] &= ~yes[word];
         }
-        return new Answer(BitSet.valueOf(yes), BitSet.valueOf(unsure));
+        return Answer.of(yes, unsure);
     }
 }

@@ -19,6 +19,18 @@ final class AnswerCache {
         }
     };
 
+    boolean holds(Test test) {
+        synchronized (answers) {
+            return answers.containsKey(test);
+        }
+    }
+
+    void keep(Test test, Answer answer) {
+        synchronized (answers) {
+            answers.put(test, answer);
+        }
+    }
+
     /** The kept answer, or the one that is now computed and kept. */
     Answer get(Test test, Supplier<Answer> compute) {
         synchronized (answers) {
@@ -28,9 +40,7 @@ final class AnswerCache {
             }
         }
         Answer answer = compute.get();
-        synchronized (answers) {
-            answers.put(test, answer);
-        }
+        keep(test, answer);
         return answer;
     }
 }

@@ -37,8 +37,26 @@ public final class Evaluator {
         this.people = population.size();
     }
 
+    /**
+     * Makes evaluators of one population ready to read a set as of their days, in fewer passes over the records than each of
+     * them would take. They can do without; it only takes longer.
+     */
+    public static void readAhead(CriteriaSet set, List<Evaluator> days) {
+        for (int from = 0; from < days.size(); from += DayAnswers.MOST_DAYS) {
+            new ReadAhead(days.subList(from, Math.min(days.size(), from + DayAnswers.MOST_DAYS))).of(set);
+        }
+    }
+
     Seen seen() {
         return seen;
+    }
+
+    boolean knows(Test test) {
+        return answers.holds(test);
+    }
+
+    void keep(Test test, Answer answer) {
+        answers.keep(test, answer);
     }
 
     /** Everybody's answer to a test (criteria.md section 3). */
@@ -52,7 +70,7 @@ public final class Evaluator {
                 Answer.atLeast(
                         some.count(), some.of().stream().map(this::answer).toList(), people);
             case Test.OfField field -> answers.get(field, () -> ofPeople(FieldMatcher.ofPeople(field.test(), seen)));
-            case Test.Age age -> answers.get(age, () -> ofPeople(ofAge(age)));
+            case Test.Age age -> answers.get(age, () -> ofPeople(ages(age)));
             case Test.Events events ->
                 answers.get(
                         events,
@@ -182,19 +200,37 @@ public final class Evaluator {
     }
 
     private BitSet findDeceased() {
+        return ofPeople(withStatusDeceased()).or(ofPeople(deceasedBy())).yes();
+    }
+
+    /** Who is deceased by each of the days. */
+    static void keepDeceased(List<Evaluator> days) {
+        Evaluator any = days.getFirst();
+        Answer byStatus = any.ofPeople(any.withStatusDeceased());
+        List<Answer> byDay = ReadAhead.ofPeople(
+                any.people, days.stream().map(Evaluator::deceasedBy).toList());
+        for (int i = 0; i < byDay.size(); i++) {
+            days.get(i).deceased.keep(byStatus.or(byDay.get(i)).yes());
+        }
+    }
+
+    private FieldMatcher.ByCode withStatusDeceased() {
         Column.OfText status = seen.population().status();
         byte[] ofStatus = new byte[status.codeCount()];
         for (int code = 1; code < ofStatus.length; code++) {
             ofStatus[code] =
                     Outcome.of(status.compared().get(code).equals("deceased")).rank();
         }
+        return new FieldMatcher.ByCode(status.codes(), ofStatus);
+    }
+
+    private FieldMatcher.ByCode deceasedBy() {
         Column.OfDate on = seen.population().deceasedOn();
         byte[] ofDay = new byte[on.codeCount()];
         for (int code = 1; code < ofDay.length; code++) {
             ofDay[code] = Outcome.of(on.days().first(code) <= seen.today()).rank();
         }
-        Answer byStatus = ofPeople(new FieldMatcher.ByCode(status.codes(), ofStatus));
-        return byStatus.or(ofPeople(new FieldMatcher.ByCode(on.codes(), ofDay))).yes();
+        return new FieldMatcher.ByCode(on.codes(), ofDay);
     }
 
     private Answer eligible(CriteriaSet set, BitSet inside, List<Level> levels) {
@@ -242,7 +278,7 @@ public final class Evaluator {
         };
     }
 
-    private FieldMatcher ofAge(Test.Age age) {
+    FieldMatcher.ByCode ages(Test.Age age) {
         Column.OfDate birth = seen.population().birthDate();
         DateRange births = age.ages()
                 .birthsOn(Math.toIntExact(age.on().seenFrom(seen.asOf()).toEpochDay()));

@@ -36,7 +36,7 @@ final class EventDates {
     }
 
     /** The column's codes as ranks: whether the event lies in a window that is not one of ages. */
-    FieldMatcher in(DateRange window) {
+    FieldMatcher.ByCode in(DateRange window) {
         byte[] ranks = new byte[firsts.length];
         for (int code = 0; code < ranks.length; code++) {
             ranks[code] = DateRange.relate(firsts[code], lasts[code], window.first(), window.last())

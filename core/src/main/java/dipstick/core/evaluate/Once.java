@@ -12,6 +12,11 @@ final class Once<T> {
         this.work = work;
     }
 
+    /** What it is, where that is known already. */
+    synchronized void keep(T known) {
+        value = Optional.of(known);
+    }
+
     synchronized T get() {
         T kept = value.orElseGet(work);
         value = Optional.of(kept);

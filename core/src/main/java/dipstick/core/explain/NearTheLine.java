@@ -15,6 +15,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 
 /**
  * The people whose answer changes within a month of the as-of date: the last change up to it, and the first one after.
@@ -31,6 +32,7 @@ public final class NearTheLine {
     private final LocalDate asOf;
     private final Function<LocalDate, Evaluator> evaluators;
     private final Map<LocalDate, Reading> readings = new HashMap<>();
+    private boolean lookedAhead;
 
     /** @param evaluators the same records as of another day */
     public NearTheLine(CriteriaSet set, LocalDate asOf, Function<LocalDate, Evaluator> evaluators) {
@@ -54,11 +56,23 @@ public final class NearTheLine {
     }
 
     private List<Turn> turns(Function<Reading, Answer> answer) {
+        lookAhead();
         List<Turn> turns = new ArrayList<>();
         look(answer, -1, turns);
         look(answer, 1, turns);
         turns.sort(Comparator.comparing(Turn::day).thenComparingInt(Turn::person));
         return turns;
+    }
+
+    private void lookAhead() {
+        if (!lookedAhead) {
+            Evaluator.readAhead(
+                    set,
+                    IntStream.rangeClosed(-DAYS, DAYS)
+                            .mapToObj(distance -> evaluators.apply(asOf.plusDays(distance)))
+                            .toList());
+            lookedAhead = true;
+        }
     }
 
     /** Goes day by day away from the as-of date, and takes each person at the first day with another answer. */

@@ -17,8 +17,10 @@ final class WholeAnswer {
 
     /** @param sets the set, and the sets that it may name */
     static String of(List<ObjectNode> sets, Population population, LocalDate asOf) {
-        CriteriaSet set = Records.sets(population, sets);
-        Evaluator evaluator = new Evaluator(population, asOf);
+        return of(Records.sets(population, sets), new Evaluator(population, asOf));
+    }
+
+    static String of(CriteriaSet set, Evaluator evaluator) {
         Reading reading = evaluator.read(set);
         return LevelCounts.of(reading) + ReadingExport.csv(reading, evaluator.members(reading));
     }

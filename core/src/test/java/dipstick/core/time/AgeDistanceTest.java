@@ -2,6 +2,7 @@ package dipstick.core.time;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.OptionalInt;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
@@ -9,13 +10,14 @@ import org.junit.jupiter.api.Test;
 /** What the distance from a birth is taken to say is what the calendar says. */
 class AgeDistanceTest {
     private static final int TRIES = 200_000;
+    private static final List<AgeUnit> UNITS = List.of(AgeUnit.values());
 
     @Test
     void the_calendar_agrees_wherever_the_distance_is_sure() {
         SplittableRandom random = new SplittableRandom(7);
         int sure = 0;
         for (int i = 0; i < TRIES; i++) {
-            AgeUnit unit = AgeUnit.values()[random.nextInt(AgeUnit.values().length)];
+            AgeUnit unit = UNITS.get(random.nextInt(UNITS.size()));
             int from = random.nextInt(1 << random.nextInt(1, 11));
             AgeSpan ages = new AgeSpan(
                     random.nextInt(4) == 0 ? OptionalInt.empty() : OptionalInt.of(from),

@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 
 /**
  * A list from a year back to a year ahead, as the records of now have it, month by month from the practice's today.
@@ -28,7 +29,13 @@ record Ribbon(String today, List<Month> months) {
     static Ribbon of(CriteriaSet set, LocalDate today, Function<LocalDate, Evaluator> asOf) {
         Evaluator now = asOf.apply(today);
         List<Due> dues = now.duesOf(set, now.read(set).eligible().yes());
+        Evaluator.readAhead(
+                set,
+                IntStream.rangeClosed(-MONTHS, MONTHS)
+                        .mapToObj(month -> asOf.apply(today.plusMonths(month)))
+                        .toList());
         List<Month> months = new ArrayList<>();
+
         for (int month = -MONTHS; month <= MONTHS; month++) {
             LocalDate day = today.plusMonths(month);
             Reading reading = asOf.apply(day).read(set);

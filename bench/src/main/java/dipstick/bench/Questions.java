@@ -225,7 +225,7 @@ final class Questions {
                 + aged(day, 40, 79) + ") AS levels";
     }
 
-    private static String people(LocalDate day) {
+    static String people(LocalDate day) {
         return "SELECT p.id FROM people p WHERE " + living(day);
     }
 

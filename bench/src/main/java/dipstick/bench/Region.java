@@ -9,23 +9,30 @@ import java.util.SplittableRandom;
  * after another, each with their events; days are counted from 1970-01-01.
  */
 record Region(int people, int events) {
+    static final int NAMES = 4000;
+    static final int SITES = 30;
     static final LocalDate AS_OF = LocalDate.of(2026, 11, 23);
 
     private static final int TODAY = Math.toIntExact(AS_OF.toEpochDay());
     private static final int YEARS_OF_RECORDS = 12;
     private static final int DAYS_AHEAD = 200;
 
-    /** A kind of event: its share of a thousand, how many codes it has, and the statuses that it may have. */
-    private record Kind(String name, int share, String letter, int codes, List<String> statuses, boolean hasValue) {}
+    /** How unequally people have events, and how many times the least of them the most have at most. */
+    private static final double LONG_TAIL = 0.9;
 
-    private static final List<Kind> KINDS = List.of(
-            new Kind("result", 350, "R", 60, List.of("final"), true),
-            new Kind("visit", 250, "S", 12, List.of("done"), false),
-            new Kind("medication", 150, "M", 50, List.of("current", "stopped"), false),
-            new Kind("problem", 80, "P", 40, List.of("active", "active", "resolved"), false),
+    private static final double MOST_OVER_LEAST = 1000;
+
+    /** A kind of event: its share of a thousand, how many codes it has, and the statuses that it may have. */
+    record Kind(String name, int share, String letter, int codes, List<String> statuses, boolean hasValue) {}
+
+    static final List<Kind> KINDS = List.of(
+            new Kind("result", 350, "R", 120, List.of("final"), true),
+            new Kind("visit", 250, "S", 20, List.of("done"), false),
+            new Kind("medication", 150, "M", 90, List.of("current", "stopped"), false),
+            new Kind("problem", 80, "P", 70, List.of("active", "active", "resolved"), false),
             new Kind("appointment", 70, "A", 5, List.of("booked", "booked", "cancelled"), false),
-            new Kind("vaccination", 50, "V", 10, List.of("done"), false),
-            new Kind("contact", 50, "C", 4, List.of("reached", "left message", "no answer"), false));
+            new Kind("vaccination", 50, "V", 15, List.of("done"), false),
+            new Kind("contact", 50, "C", 8, List.of("reached", "left message", "no answer"), false));
 
     record Person(int number, String familyName, int born, String sex, String status, int deceasedOn, String site) {
         static final int ALIVE = Integer.MAX_VALUE;
@@ -53,15 +60,36 @@ record Region(int people, int events) {
     /** Makes everything, person by person. */
     void make(Sink sink) {
         SplittableRandom random = new SplittableRandom(people);
+        double[] through = sharesThrough();
         int made = 0;
+
         for (int number = 0; number < people; number++) {
             Person person = person(number, random);
             sink.person(person);
-            int last = (int) ((long) events * (number + 1) / people);
+            int last = (int) Math.round(events * through[number]);
             for (; made < last; made++) {
                 sink.event(event(made, person, random));
             }
         }
+    }
+
+    static String code(String letter, int number) {
+        return letter + (number < 10 ? "0" : "") + number;
+    }
+
+    /** Up to where the events of each person go, as a share of all. Most people have few, and some very many. */
+    private double[] sharesThrough() {
+        SplittableRandom random = new SplittableRandom(people + 1L);
+        double[] through = new double[people];
+        double sum = 0;
+        for (int number = 0; number < people; number++) {
+            sum += Math.min(MOST_OVER_LEAST, Math.pow(1 - random.nextDouble(), -LONG_TAIL));
+            through[number] = sum;
+        }
+        for (int number = 0; number < people; number++) {
+            through[number] /= sum;
+        }
+        return through;
     }
 
     private static Person person(int number, SplittableRandom random) {
@@ -70,12 +98,12 @@ record Region(int people, int events) {
         int from = Math.max(born, TODAY - YEARS_OF_RECORDS * 365);
         return new Person(
                 number,
-                "Name" + random.nextInt(4000),
+                "Name" + random.nextInt(NAMES),
                 born,
                 random.nextBoolean() ? "female" : "male",
                 deceased ? "deceased" : random.nextInt(20) == 0 ? "moved away" : "active",
                 deceased ? from + random.nextInt(TODAY - from + 1) : Person.ALIVE,
-                "site " + random.nextInt(30));
+                "site " + random.nextInt(SITES));
     }
 
     private static Event event(int number, Person person, SplittableRandom random) {
@@ -93,7 +121,7 @@ record Region(int people, int events) {
                 number,
                 person.number(),
                 of.name(),
-                of.letter() + (code < 10 ? "0" : "") + code,
+                code(of.letter(), code),
                 from + random.nextInt(TODAY + ahead - from + 1),
                 of.statuses().get(random.nextInt(of.statuses().size())),
                 of.hasValue() ? random.nextInt(400) / 2.0 : Event.NO_VALUE);

@@ -40,6 +40,10 @@ final class SideBySide implements Callable<Integer> {
         Size(int people, int events) {
             this.region = new Region(people, events);
         }
+
+        Region region() {
+            return region;
+        }
     }
 
     @Parameters(description = "small, middle or large", defaultValue = "small", arity = "0..1")

@@ -1,0 +1,86 @@
+package dipstick.bench;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+
+/** Questions that nobody chose: made from a seed, of one to eight criteria, as of one day or of many. */
+final class GeneratedQuestions {
+    private static final int MOST_CRITERIA = 8;
+
+    /** One of so many has a roster, and one of so many asks as of many days. */
+    private static final int ROSTER_EVERY = 6;
+
+    private static final int MANY_DAYS_EVERY = 8;
+    private static final int MOST_DAYS = 120;
+
+    private GeneratedQuestions() {}
+
+    static List<Question> of(long seed, int count) {
+        SplittableRandom random = new SplittableRandom(seed);
+        return IntStream.range(0, count)
+                .mapToObj(number -> one(number, random.split()))
+                .toList();
+    }
+
+    private static Question one(int number, SplittableRandom random) {
+        boolean manyDays = number % MANY_DAYS_EVERY == MANY_DAYS_EVERY - 1;
+        Parts parts = new Parts(random);
+        int criteria = 1 + random.nextInt(manyDays ? 3 : MOST_CRITERIA);
+        List<Part> include = new ArrayList<>();
+        List<Part> exclude = new ArrayList<>();
+        List<Part> shouldHave = new ArrayList<>();
+        if (number % ROSTER_EVERY == ROSTER_EVERY - 1) {
+            (random.nextBoolean() ? include : exclude).add(parts.roster());
+        }
+        for (int i = include.size() + exclude.size(); i < criteria; i++) {
+            int section = random.nextInt(3);
+            Part part =
+                    section == 0 && random.nextBoolean() ? parts.ofPeople() : manyDays ? parts.any() : parts.ofEvents();
+            (section == 0 ? include : section == 1 ? exclude : shouldHave).add(part);
+        }
+        boolean all = random.nextBoolean();
+        String document = parts.named() + "'include': [" + listed("i", include) + "], 'exclude': ["
+                + listed("e", exclude) + "]"
+                + (shouldHave.isEmpty()
+                        ? ""
+                        : ", 'shouldHave': {'rule': '" + (all ? "all" : "any") + "', 'of': [" + listed("s", shouldHave)
+                                + "]}");
+        List<LocalDate> days = IntStream.range(0, manyDays ? 2 + random.nextInt(MOST_DAYS - 1) : 1)
+                .mapToObj(month -> Region.AS_OF.minusDays(30L * month))
+                .toList();
+        return new Question(
+                "q" + number + " (" + (include.size() + exclude.size() + shouldHave.size()) + " criteria"
+                        + (manyDays ? ", " + days.size() + " days" : "") + ")",
+                document,
+                day -> sql(include, exclude, shouldHave, all, day),
+                days);
+    }
+
+    private static String listed(String prefix, List<Part> parts) {
+        return IntStream.range(0, parts.size())
+                .mapToObj(i -> parts.get(i).criterion(prefix + i))
+                .collect(Collectors.joining(", "));
+    }
+
+    /** Who is surely on the list: surely included, and not even possibly excluded, nor possibly with all that should be. */
+    private static String sql(
+            List<Part> include, List<Part> exclude, List<Part> shouldHave, boolean all, LocalDate day) {
+        StringBuilder sql = new StringBuilder(Questions.people(day));
+        include.forEach(part -> sql.append(" AND ").append(part.sql().apply(day)));
+        exclude.forEach(part -> sql.append(" AND NOT ").append(bracketed(part, day)));
+        if (!shouldHave.isEmpty()) {
+            sql.append(shouldHave.stream()
+                    .map(part -> bracketed(part, day))
+                    .collect(Collectors.joining(all ? " AND " : " OR ", " AND NOT (", ")")));
+        }
+        return sql.toString();
+    }
+
+    private static String bracketed(Part part, LocalDate day) {
+        return "(" + part.possible().apply(day) + ")";
+    }
+}

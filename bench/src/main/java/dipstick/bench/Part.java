@@ -1,0 +1,21 @@
+package dipstick.bench;
+
+import java.time.LocalDate;
+import java.util.function.Function;
+
+/**
+ * One criterion of a generated question, as a test in a document and as a condition on a row {@code p} of people.
+ *
+ * @param test as JSON, with single quotes for double ones
+ * @param sql the condition as of a day, of those who surely meet it
+ * @param possible of those, and of those of whom it can't be told
+ */
+record Part(String test, Function<LocalDate, String> sql, Function<LocalDate, String> possible) {
+    Part(String test, Function<LocalDate, String> sql) {
+        this(test, sql, sql);
+    }
+
+    String criterion(String id) {
+        return "{'id': '" + id + "', 'test': " + test + "}";
+    }
+}

@@ -6,6 +6,7 @@ import dipstick.core.criteria.Test.Per;
 import dipstick.core.population.Codes;
 import dipstick.core.population.Events;
 import java.util.Arrays;
+import java.util.BitSet;
 
 /** Counts matching events, their different days or their different codes (criteria.md section 3, events). */
 final class Counting implements EventKernel {
@@ -26,8 +27,11 @@ final class Counting implements EventKernel {
     static Answer ofEverybody(EventMatcher matcher, Count count, Per per, Seen seen) {
         int people = seen.population().size();
         if (per != Per.RECORD) {
-            return EventKernel.ofEverybody(matcher, () -> new Counting(count, per, seen), seen);
+            return count.hasMost() || count.least() < 1 || count.least() > FEW
+                    ? EventKernel.ofEverybody(matcher, () -> new Counting(count, per, seen), seen)
+                    : enoughDifferent(matcher, new Counting(count, per, seen));
         }
+
         if (count.equals(Count.ONE_OR_MORE)) {
             return anyOf(matcher, seen);
         }
@@ -68,6 +72,54 @@ final class Counting implements EventKernel {
             }
         });
         return answer.seal();
+    }
+
+    /**
+     * Who has so many different ones at least, where that are few: what is certain and exact is gathered as the rows go by,
+     * and only who has not enough of it and something else is looked at more closely.
+     */
+    private static Answer enoughDifferent(EventMatcher matcher, Counting counting) {
+        int people = counting.seen.population().size();
+        Events events = counting.seen.population().events();
+        int least = counting.count.least();
+        AnswerBuilder answer = new AnswerBuilder(people);
+        PeopleRange.forEach(people, range -> {
+            int[] different = new int[range.size() * least];
+            byte[] found = new byte[range.size()];
+            BitSet open = new BitSet();
+            matcher.forEachRow(range, (marked, rows) -> {
+                for (int i = 0; i < rows; i++) {
+                    int event = Matches.unmarked(marked[i]);
+                    int place = events.owner(event) - range.first();
+                    if (found[place] < least) {
+                        if (marked[i] < 0 || !counting.isExact(event)) {
+                            open.set(place);
+                        } else if (isNew(different, place * least, found[place], counting.key(event))) {
+                            found[place]++;
+                        }
+                    }
+                }
+            });
+            for (int place = 0; place < found.length; place++) {
+                if (found[place] == least) {
+                    open.clear(place);
+                    answer.set(range.first() + place, Outcome.YES);
+                }
+            }
+            new Counting(counting.count, counting.per, counting.seen).ofSome(open, matcher, range, answer);
+        });
+        return answer.seal();
+    }
+
+    /** Puts a key after the others, if it is not among them. */
+    private static boolean isNew(int[] keys, int from, int found, int key) {
+        for (int i = from; i < from + found; i++) {
+            if (keys[i] == key) {
+                return false;
+            }
+        }
+        keys[from + found] = key;
+        return true;
     }
 
     @Override

@@ -109,8 +109,7 @@ final class DueDates {
     }
 
     private int[] nthLatest(Renewable renewable, PeopleRange range, BitSet who) {
-        Gathering gathered =
-                Gathering.of(renewable.matcher(), range, seen.population().events(), who::get);
+        Gathering gathered = Gathering.of(renewable.matcher(), range, who::get);
         int[] lapses = new int[range.size()];
         Matches matches = new Matches();
         for (int person = range.first(); person < range.end(); person++) {

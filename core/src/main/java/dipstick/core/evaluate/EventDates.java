@@ -80,7 +80,10 @@ final class EventDates {
     }
 
     boolean isExact(int event) {
-        int code = codes.get(event);
+        return isExactCode(codes.get(event));
+    }
+
+    boolean isExactCode(int code) {
         return code != Codes.MISSING && firsts[code] == lasts[code];
     }
 

@@ -11,6 +11,7 @@ import dipstick.core.time.DateRange;
 import dipstick.core.time.Window;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -25,6 +26,9 @@ final class EventMatcher {
 
     /** Rows that are answered together, few enough that their ranks stay in the nearest cache. */
     private static final int STRETCH = 2048;
+
+    /** An event that is looked up takes as long as so many rows that are read in their order. */
+    private static final int ROWS_PER_LOOK = 16;
 
     private final Seen seen;
     private final Events events;
@@ -65,9 +69,18 @@ final class EventMatcher {
                 .toArray();
     }
 
+    Events events() {
+        return events;
+    }
+
     /** The concepts whose events are, or may be, in the selection. */
     int[] concepts() {
         return concepts.clone();
+    }
+
+    /** Whether events of a concept are, or may be, in the selection. */
+    boolean isAbout(int concept) {
+        return ofConcept[concept] > 0;
     }
 
     /** Whether the event is in the selection: the Kleene and of its parts. */
@@ -87,6 +100,18 @@ final class EventMatcher {
         Matches matches = new Matches();
         events.of(person).forEach(event -> matches.add(event, match(event)));
         return matches;
+    }
+
+    /** Whether some people's events are better looked up than found among the rows of their range. */
+    boolean isQuickerByPerson(BitSet places, PeopleRange range) {
+        long lookedUp = places.stream()
+                .mapToLong(place -> events.countOf(range.first() + place))
+                .sum();
+        long rows = 0;
+        for (int concept : concepts) {
+            rows += events.firstRow(concept, range.end()) - events.firstRow(concept, range.first());
+        }
+        return lookedUp * ROWS_PER_LOOK < rows;
     }
 
     /** The rows of some people that are, or may be, in the selection, concept by concept. */

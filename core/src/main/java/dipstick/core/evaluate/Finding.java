@@ -26,7 +26,7 @@ final class Finding {
         Found[] found = new Found[people];
         EventMatcher matcher = new EventMatcher(test.events(), seen);
         PeopleRange.forEach(people, range -> {
-            Gathering gathered = Gathering.of(matcher, range, seen.population().events(), who::get);
+            Gathering gathered = Gathering.of(matcher, range, who::get);
             Counting counting = new Counting(test.count(), test.per(), seen);
             Matches matches = new Matches();
             for (int person = who.nextSetBit(range.first());

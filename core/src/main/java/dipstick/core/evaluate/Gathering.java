@@ -1,7 +1,6 @@
 package dipstick.core.evaluate;
 
 import dipstick.core.population.Events;
-import java.util.Arrays;
 import java.util.function.IntPredicate;
 
 /** The events of a range of people that match a selection, sorted by person. */
@@ -18,15 +17,14 @@ final class Gathering {
         this.marked = marked;
     }
 
-    static Gathering of(EventMatcher matcher, PeopleRange people, Events events) {
-        Rows rows = new Rows();
-        matcher.forEachRow(people, rows::add);
-        return sorted(rows, people, events);
+    static Gathering of(EventMatcher matcher, PeopleRange people) {
+        return sorted(MatchedRows.of(matcher, people), people, matcher.events());
     }
 
     /** Only the events of those of the range for whom {@code who} holds. */
-    static Gathering of(EventMatcher matcher, PeopleRange people, Events events, IntPredicate who) {
-        Rows rows = new Rows();
+    static Gathering of(EventMatcher matcher, PeopleRange people, IntPredicate who) {
+        Events events = matcher.events();
+        MatchedRows rows = new MatchedRows();
         matcher.forEachRow(people, (marked, count) -> {
             int kept = 0;
             for (int i = 0; i < count; i++) {
@@ -34,18 +32,18 @@ final class Gathering {
                     marked[kept++] = marked[i];
                 }
             }
-            rows.add(marked, kept);
+            rows.rows(marked, kept);
         });
         return sorted(rows, people, events);
     }
 
-    private static Gathering sorted(Rows rows, PeopleRange people, Events events) {
+    private static Gathering sorted(MatchedRows rows, PeopleRange people, Events events) {
         int[] starts = new int[people.size() + 1];
         boolean inOrder = true;
         boolean allCertain = true;
         int latest = people.first();
-        for (int i = 0; i < rows.size; i++) {
-            int marked = rows.marked[i];
+        for (int i = 0; i < rows.size(); i++) {
+            int marked = rows.marked(i);
             int owner = events.owner(Matches.unmarked(marked));
             starts[owner - people.first() + 1]++;
             inOrder &= owner >= latest;
@@ -56,16 +54,16 @@ final class Gathering {
             starts[person] += starts[person - 1];
         }
         // The rows of a single concept are.
-        int[] sorted = inOrder ? rows.marked : inOrder(rows, starts, people, events);
+        int[] sorted = inOrder ? rows.array() : inOrder(rows, starts, people, events);
         return new Gathering(people, starts, sorted, allCertain);
     }
 
-    private static int[] inOrder(Rows rows, int[] starts, PeopleRange people, Events events) {
+    private static int[] inOrder(MatchedRows rows, int[] starts, PeopleRange people, Events events) {
         int[] next = starts.clone();
-        int[] sorted = new int[rows.size];
-        for (int i = 0; i < rows.size; i++) {
-            int owner = events.owner(Matches.unmarked(rows.marked[i]));
-            sorted[next[owner - people.first()]++] = rows.marked[i];
+        int[] sorted = new int[rows.size()];
+        for (int i = 0; i < rows.size(); i++) {
+            int owner = events.owner(Matches.unmarked(rows.marked(i)));
+            sorted[next[owner - people.first()]++] = rows.marked(i);
         }
         return sorted;
     }
@@ -78,19 +76,5 @@ final class Gathering {
     void show(int person, Matches matches) {
         int place = person - people.first();
         matches.show(marked, starts[place], starts[place + 1], allCertain);
-    }
-
-    /** Matching rows in the order of their concepts. */
-    private static final class Rows {
-        private int[] marked = new int[1024];
-        private int size;
-
-        void add(int[] more, int count) {
-            if (size + count > marked.length) {
-                marked = Arrays.copyOf(marked, Math.max(2 * size, size + count));
-            }
-            System.arraycopy(more, 0, marked, size, count);
-            size += count;
-        }
     }
 }

@@ -78,6 +78,11 @@ public final class Events {
         return IntStream.range(startOfPerson[person], startOfPerson[person + 1]).map(place -> rowsByPerson[place]);
     }
 
+    /** How many events a person has. */
+    public int countOf(int person) {
+        return startOfPerson[person + 1] - startOfPerson[person];
+    }
+
     public int owner(int event) {
         return owners[event];
     }

@@ -1,40 +1,32 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import { BenchPage, CriteriaPage } from './criteria'
-import { ListPage, ListsPage } from './lists'
-import { DeskPage } from './outreach'
-import { PeoplePage } from './people'
+import { fetchAhead, loadAnew, pages } from './pages'
 import { has, homeOf } from './places'
-import { ComingInPage } from './prompts'
-import { RecordsPage, SamePersonPage, StatePage } from './records'
-import { PracticePage } from './practice'
-import { SideBySidePage } from './sidebyside'
 import { useSession, whereToGoOn } from './session'
-import { TodayPage } from './today'
 
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
     // Where it leads depends on who is signed in; see homeOf.
     { path: '/', component: { render: () => null } },
-    { path: '/criteria', component: CriteriaPage },
-    { path: '/criteria/:id', component: BenchPage, props: true },
-    { path: '/lists', component: ListsPage },
-    { path: '/lists/:id', component: DeskPage, props: true },
-    { path: '/lists/:id/on-a-day', component: ListPage, props: true },
+    { path: '/criteria', component: pages.criteria },
+    { path: '/criteria/:id', component: pages.bench, props: true },
+    { path: '/lists', component: pages.lists },
+    { path: '/lists/:id', component: pages.desk, props: true },
+    { path: '/lists/:id/on-a-day', component: pages.list, props: true },
     {
       path: '/people',
-      component: PeoplePage,
+      component: pages.people,
       props: (to) => ({ id: to.params.id }),
       // The page shows the person beside those who were found.
       children: [{ path: ':id', component: { render: () => null } }],
     },
-    { path: '/records', component: RecordsPage },
-    { path: '/records/compare', component: SideBySidePage },
-    { path: '/records/same-person', component: SamePersonPage },
-    { path: '/records/state', component: StatePage },
-    { path: '/today', component: TodayPage },
-    { path: '/today/coming-in', component: ComingInPage },
-    { path: '/practice', component: PracticePage },
+    { path: '/records', component: pages.records },
+    { path: '/records/compare', component: pages.sideBySide },
+    { path: '/records/same-person', component: pages.samePerson },
+    { path: '/records/state', component: pages.state },
+    { path: '/today', component: pages.today },
+    { path: '/today/coming-in', component: pages.comingIn },
+    { path: '/practice', component: pages.practice },
     { path: '/:other(.*)*', redirect: '/' },
   ],
 })
@@ -51,4 +43,16 @@ router.beforeEach(async (to) => {
   }
   const home = homeOf(session.roles)
   return (to.path === '/' || !has(session.roles, to.path)) && to.path !== home ? home : true
+})
+
+router.onError((error, to) => {
+  // What a browser says where a page's file is not to be had, each in its words.
+  if (/dynamically imported module|importing a module|preload/i.test(String(error))) {
+    loadAnew(to.fullPath)
+  }
+})
+
+void router.isReady().then(() => {
+  const later = window.requestIdleCallback ?? ((work: () => void) => setTimeout(work, 1000))
+  later(() => void fetchAhead())
 })

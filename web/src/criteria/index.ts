@@ -1,5 +1,3 @@
-export { default as BenchPage } from './BenchPage.vue'
-export { default as CriteriaPage } from './CriteriaPage.vue'
 export { firstFree, slug } from './document'
 export { RosterList, rostersQuery } from './rosters'
 export type { TermSet } from './document'

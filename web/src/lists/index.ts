@@ -1,6 +1,4 @@
 export { default as ListsRack } from './ListsRack.vue'
 export { default as ReadingsDialog } from './ReadingsDialog.vue'
-export { default as ListPage } from './ListPage.vue'
-export { default as ListsPage } from './ListsPage.vue'
 export { useLists } from './useLists'
 export { default as DialsSet } from './DialsSet.vue'

@@ -1,4 +1,3 @@
-export { default as DeskPage } from './DeskPage.vue'
 export { default as OutcomesPanel } from './OutcomesPanel.vue'
 export { default as WorkloadPanel } from './WorkloadPanel.vue'
 export { stepWords } from './words'

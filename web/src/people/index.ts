@@ -1,4 +1,3 @@
 export { default as Drop } from './Drop.vue'
-export { default as PeoplePage } from './PeoplePage.vue'
 export { default as PersonActs } from './PersonActs.vue'
 export { default as PersonPanel } from './PersonPanel.vue'

@@ -1,4 +1,3 @@
-export { default as ComingInPage } from './ComingInPage.vue'
 export { default as ComingInThisWeek } from './ComingInThisWeek.vue'
 export { default as PersonPrompts } from './PersonPrompts.vue'
 export { default as PromptRuleDialog } from './PromptRuleDialog.vue'

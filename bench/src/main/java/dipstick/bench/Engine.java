@@ -69,6 +69,17 @@ final class Engine {
         return asOf(day).read(set).list().yesCount();
     }
 
+    /** How many are on the list as of each of some days. */
+    List<Long> counts(CriteriaSet set, List<LocalDate> days) {
+        List<Evaluator> evaluators = days.stream().map(this::asOf).toList();
+        if (days.size() > 1) {
+            Evaluator.readAhead(set, evaluators);
+        }
+        return evaluators.stream()
+                .map(evaluator -> (long) evaluator.read(set).list().yesCount())
+                .toList();
+    }
+
     /** Fetches the ids on the list; returns how many. */
     int fetch(CriteriaSet set, LocalDate day) {
         Reading reading = asOf(day).read(set);

@@ -1,7 +1,6 @@
 package dipstick.bench;
 
 import dipstick.core.criteria.CriteriaSet;
-import dipstick.core.evaluate.Evaluator;
 import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -75,7 +74,7 @@ final class Generated implements Callable<Integer> {
             List<Double> cold = new ArrayList<>();
             for (Question question : GeneratedQuestions.of(seed + 1, count)) {
                 CriteriaSet set = engine.read(question.document());
-                double ofEngine = once(() -> counts(engine, set, question.days()));
+                double ofEngine = once(() -> engine.counts(set, question.days()));
                 cold.add(once(() -> counts(database, question)) / ofEngine);
             }
             print("Right after the start", cold);
@@ -89,9 +88,9 @@ final class Generated implements Callable<Integer> {
 
     private static Compared compare(Engine engine, Peer database, Question question) throws Exception {
         CriteriaSet set = engine.read(question.document());
-        Took ofEngine = time(() -> counts(engine, set, question.days()));
+        Took ofEngine = time(() -> engine.counts(set, question.days()));
         Took ofDatabase = time(() -> counts(database, question));
-        if (!counts(engine, set, question.days()).equals(counts(database, question))) {
+        if (!engine.counts(set, question.days()).equals(counts(database, question))) {
             throw new IllegalStateException(question.name() + " is answered otherwise: " + question.document());
         }
         if (!engine.membersWithBands(set, Region.AS_OF)
@@ -110,16 +109,6 @@ final class Generated implements Callable<Integer> {
                 compared.first(),
                 compared.later());
         return compared;
-    }
-
-    private static List<Long> counts(Engine engine, CriteriaSet set, List<LocalDate> days) {
-        List<Evaluator> evaluators = days.stream().map(engine::asOf).toList();
-        if (evaluators.size() > 1) {
-            Evaluator.readAhead(set, evaluators);
-        }
-        return evaluators.stream()
-                .map(evaluator -> (long) evaluator.read(set).list().yesCount())
-                .toList();
     }
 
     private static List<Long> counts(Peer database, Question question) throws SQLException {

@@ -1,0 +1,68 @@
+package dipstick.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Pattern;
+import java.util.zip.GZIPInputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What a browser fetches before anything is seen. */
+class FirstPageIT {
+    private static final Pattern FILE = Pattern.compile("(?:src|href)=\"(/assets/[^\"]+\\.(?:js|css))\"");
+    private static final int LEAST_COMPRESSED = 1000;
+    private static final int MOST_BYTES = 200_000;
+
+    private final HttpClient http = HttpClient.newHttpClient();
+
+    @TempDir
+    Path folder;
+
+    @Test
+    void the_first_page_is_small_and_compressed_beforehand() throws Exception {
+        try (RunningApplication application = RunningApplication.start(folder.resolve("data"))) {
+            String page =
+                    new String(get(application.address() + "/", "identity").body(), StandardCharsets.UTF_8);
+            List<String> files =
+                    FILE.matcher(page).results().map(found -> found.group(1)).toList();
+            assertThat(files).hasSizeGreaterThan(2);
+            int bytes = 0;
+            for (String file : files) {
+                HttpResponse<byte[]> plain = get(application.address() + file, "identity");
+                HttpResponse<byte[]> gzip = get(application.address() + file, "gzip");
+                if (plain.body().length > LEAST_COMPRESSED) {
+                    assertThat(gzip.headers().firstValue("Content-Encoding"))
+                            .as(file)
+                            .hasValue("gzip");
+                    assertThat(get(application.address() + file, "br, gzip")
+                                    .headers()
+                                    .firstValue("Content-Encoding"))
+                            .as(file)
+                            .hasValue("br");
+                    assertThat(new GZIPInputStream(new ByteArrayInputStream(gzip.body())).readAllBytes())
+                            .as("compressed when it was finished")
+                            .isEqualTo(plain.body());
+                }
+                bytes += gzip.body().length;
+            }
+            assertThat(bytes).isLessThan(MOST_BYTES);
+        }
+    }
+
+    private HttpResponse<byte[]> get(String address, String encodings) throws Exception {
+        return http.send(
+                HttpRequest.newBuilder(URI.create(address))
+                        .header("Accept-Encoding", encodings)
+                        .build(),
+                BodyHandlers.ofByteArray());
+    }
+}

@@ -1,1 +1,0 @@
-export { default as TodayPage } from './TodayPage.vue'

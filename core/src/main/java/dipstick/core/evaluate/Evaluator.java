@@ -29,10 +29,15 @@ import java.util.stream.Stream;
 public final class Evaluator {
     private final Seen seen;
     private final int people;
-    private final AnswerCache answers = new AnswerCache();
+    private final AnswerCache answers;
     private final Once<BitSet> deceased = new Once<>(this::findDeceased);
 
     public Evaluator(Population population, LocalDate asOf) {
+        this(population, asOf, new AnswerCache());
+    }
+
+    private Evaluator(Population population, LocalDate asOf, AnswerCache answers) {
+        this.answers = answers;
         this.seen = Seen.from(population, asOf);
         this.people = population.size();
     }
@@ -47,12 +52,21 @@ public final class Evaluator {
         }
     }
 
+    /**
+     * An evaluator as of the same day after some people were read anew, for whom alone it asks again what was asked here.
+     *
+     * @param everybody {@linkplain Population#with with} them
+     */
+    public Evaluator over(Population everybody, ReadAnew some) {
+        return new Evaluator(everybody, asOf(), answers.after(new Evaluator(some.people(), asOf()), some.numbers()));
+    }
+
     Seen seen() {
         return seen;
     }
 
     boolean knows(Test test) {
-        return answers.holds(test);
+        return answers.known(test).isPresent();
     }
 
     void keep(Test test, Answer answer) {

@@ -75,6 +75,16 @@ final class EventDates {
         return lasts[code];
     }
 
+    /** The last day that an event with this date may be of, undated ones among them. */
+    int latestOf(int code) {
+        return code == Codes.MISSING ? asOf : lasts[code];
+    }
+
+    /** The first day, likewise. */
+    int earliestOf(int code) {
+        return code == Codes.MISSING ? DateRange.OPEN_FIRST : firsts[code];
+    }
+
     boolean isDated(int event) {
         return codes.get(event) != Codes.MISSING;
     }
@@ -88,13 +98,11 @@ final class EventDates {
     }
 
     int first(int event) {
-        int code = codes.get(event);
-        return code == Codes.MISSING ? DateRange.OPEN_FIRST : firsts[code];
+        return earliestOf(codes.get(event));
     }
 
     int last(int event) {
-        int code = codes.get(event);
-        return code == Codes.MISSING ? asOf : lasts[code];
+        return latestOf(codes.get(event));
     }
 
     private Outcome undatedIn(DateRange window) {

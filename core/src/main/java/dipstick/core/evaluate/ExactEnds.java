@@ -6,54 +6,59 @@ import java.util.BitSet;
 import java.util.stream.IntStream;
 
 /**
- * Finds the latest, or the earliest, matching events of those whose matches are all certain and of exact days, as the rows
- * go by: these are then the {@link Candidates}. Most people's are; the others are told apart.
+ * Finds the latest, or the earliest, matching events as the rows go by. Of those for whom they are certain and of an exact
+ * day, and nothing else may be as late or as early, they are the {@link Candidates}: most people's are. The others are told
+ * apart.
  */
 final class ExactEnds {
+    static final int NO_EVENT = -1;
+
     private static final int INEXACT = Integer.MIN_VALUE;
-    private static final int NONE_YET = Integer.MIN_VALUE + 1;
+    private static final int NONE_YET = Integer.MIN_VALUE;
 
     private final EventMatcher matcher;
     private final EventDates dates;
-    /** By the code of a date how far it is towards the end. */
+    /** By the code of a date how far it is towards the end; {@link #INEXACT} where that is not one day. */
     private final int[] distances;
+    /** By the code of a date how far it may be at most. */
+    private final int[] reaches;
 
     /**
      * What is at the end of each of a range of people, by their places.
      *
      * @param events the first of those at the end; {@link #NO_EVENT} where nothing matches
      * @param alike the other events at the end of anybody
-     * @param others who has a match that is not certain, or not of an exact day; what is said here of them is void
+     * @param others who has a match at the end that is not certain, or not of an exact day; what is said here of them is void
      */
-    record OfRange(int[] events, IntStream alike, BitSet others) {}
-
-    static final int NO_EVENT = -1;
+    record OfRange(int[] events, int[] alike, BitSet others) {}
 
     ExactEnds(End end, EventMatcher matcher, Seen seen) {
         this.matcher = matcher;
         this.dates = seen.dates();
         this.distances = new int[dates.count()];
+        this.reaches = new int[dates.count()];
         for (int code = 0; code < distances.length; code++) {
-            int day = dates.firstOf(code);
-            boolean exact = dates.isExactCode(code);
-            distances[code] = !exact ? INEXACT : end == End.LATEST ? day : -day;
+            reaches[code] = end == End.LATEST ? dates.latestOf(code) : ~dates.earliestOf(code);
+            distances[code] = dates.isExactCode(code) ? reaches[code] : INEXACT;
         }
     }
 
     OfRange ofRange(PeopleRange range) {
         int[] furthest = new int[range.size()];
+        int[] possible = new int[range.size()];
         int[] ends = new int[range.size()];
         Arrays.fill(furthest, NONE_YET);
+        Arrays.fill(possible, NONE_YET);
         Arrays.fill(ends, NO_EVENT);
         IntStream.Builder alike = IntStream.builder();
-        BitSet others = new BitSet();
         matcher.forEachRow(range, (marked, count) -> {
             for (int i = 0; i < count; i++) {
                 int event = Matches.unmarked(marked[i]);
                 int place = matcher.events().owner(event) - range.first();
-                int distance = distances[dates.code(event)];
+                int code = dates.code(event);
+                int distance = distances[code];
                 if (marked[i] < 0 || distance == INEXACT) {
-                    others.set(place);
+                    possible[place] = Math.max(possible[place], reaches[code]);
                 } else if (distance > furthest[place]) {
                     furthest[place] = distance;
                     ends[place] = event;
@@ -62,9 +67,14 @@ final class ExactEnds {
                 }
             }
         });
-        IntStream atTheEnd = alike.build()
+        BitSet others = new BitSet();
+        for (int place = 0; place < possible.length; place++) {
+            others.set(place, possible[place] != NONE_YET && possible[place] >= furthest[place]);
+        }
+        int[] atTheEnd = alike.build()
                 .filter(event -> distances[dates.code(event)]
-                        == furthest[matcher.events().owner(event) - range.first()]);
+                        == furthest[matcher.events().owner(event) - range.first()])
+                .toArray();
         return new OfRange(ends, atTheEnd, others);
     }
 }

@@ -89,7 +89,8 @@ final class Following {
     }
 
     /**
-     * The answers of those of a range whose anchors are all certain and of exact days: one day is picked then. What follows is then looked for as the rows go by.
+     * The answers of those of a range who surely have their anchors on one exact day: what should follow is then looked for
+     * as the rows go by.
      */
     private final class OneDay {
         private final PeopleRange range;

@@ -26,12 +26,12 @@ final class Picking implements EventKernel {
         PeopleRange.forEach(people, range -> {
             ExactEnds.OfRange found = ends.ofRange(range);
             BitSet disagreed = new BitSet();
-            found.alike().forEach(event -> {
+            for (int event : found.alike()) {
                 int place = matcher.events().owner(event) - range.first();
                 if (picking.answerOf(event) != picking.answerOf(found.events()[place])) {
                     disagreed.set(place);
                 }
-            });
+            }
             for (int place = 0; place < range.size(); place++) {
                 int event = found.events()[place];
                 if (event != ExactEnds.NO_EVENT && !found.others().get(place)) {

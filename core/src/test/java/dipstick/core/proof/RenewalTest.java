@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dipstick.core.Records;
+import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.ReadAnew;
 import dipstick.core.population.Column;
 import dipstick.core.population.Population;
 import dipstick.core.proof.NaiveEvaluator.Row;
@@ -51,6 +54,34 @@ class RenewalTest {
             assertThat(WholeAnswer.of(sets, renewed, asOf))
                     .as("change %d", change)
                     .isEqualTo(WholeAnswer.of(sets, built, asOf));
+        }
+    }
+
+    /** More changes than answers are kept for, and not everything is asked after each of them. */
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void answers_are_kept_for_everybody_who_was_not_read_anew(int seed) {
+        Random random = new Random(seed);
+        LocalDate asOf = RandomRecords.asOf(random);
+        RandomRecords maker = new RandomRecords(random, asOf);
+        Population renewed = population(maker.make(PEOPLE));
+        List<CriteriaSet> sets = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            sets.add(Records.sets(renewed, new RandomDocuments(random, maker, asOf).make()));
+        }
+        Evaluator evaluator = new Evaluator(renewed, asOf);
+        sets.forEach(evaluator::read);
+        for (int change = 0; change < 12; change++) {
+            Population come = population(some(maker.make(PEOPLE + NEW_PEOPLE), random));
+            renewed = renewed.with(come);
+            evaluator = evaluator.over(renewed, ReadAnew.of(come, renewed));
+            CriteriaSet asked = sets.get(random.nextInt(sets.size()));
+            assertThat(WholeAnswer.of(asked, evaluator))
+                    .as("change %d", change)
+                    .isEqualTo(WholeAnswer.of(asked, new Evaluator(renewed, asOf)));
+        }
+        for (CriteriaSet set : sets) {
+            assertThat(WholeAnswer.of(set, evaluator)).isEqualTo(WholeAnswer.of(set, new Evaluator(renewed, asOf)));
         }
     }
 

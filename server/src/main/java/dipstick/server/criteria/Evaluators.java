@@ -43,10 +43,18 @@ public class Evaluators {
         day.ifPresent(Days::requireCounted);
         View view = views.current();
         if (view.version() != version) {
-            byDay.clear();
+            follow(view);
             version = view.version();
         }
         return byDay.computeIfAbsent(day.orElseGet(today::day), asOf -> new Evaluator(view.population(), asOf));
+    }
+
+    /** What was answered stays so for whoever was not read anew. */
+    private void follow(View view) {
+        boolean isNext = view.version() == version + 1;
+        view.readAnew()
+                .filter(_ -> isNext)
+                .ifPresentOrElse(some -> byDay.replaceAll((_, one) -> one.over(view.population(), some)), byDay::clear);
     }
 
     /** The records that {@code one} sees, as of another day. */

@@ -1,5 +1,6 @@
 package dipstick.server.records;
 
+import dipstick.core.evaluate.ReadAnew;
 import dipstick.core.population.PopulationBuilder;
 import dipstick.core.population.Snapshot;
 import dipstick.core.records.RecordFields;
@@ -65,7 +66,7 @@ public class Views implements SmartLifecycle {
         this.today = today;
         this.events = events;
         Snapshot.Content nobody = new Snapshot.Content(new PopulationBuilder(RecordFields.KNOWN).seal(), Map.of());
-        this.current = new AtomicReference<>(new View(0, "", nobody, today.now()));
+        this.current = new AtomicReference<>(new View(0, "", nobody, today.now(), Optional.empty()));
     }
 
     /** The view of now; whoever evaluates keeps what this gives. */
@@ -87,7 +88,7 @@ public class Views implements SmartLifecycle {
         Unshown.Waiting waiting = unshown.committed();
         Optional<Snapshot.Content> kept = file.read(stamp);
         if (kept.isPresent()) {
-            swapIn(stamp, kept.get(), start);
+            swapIn(stamp, kept.get(), Optional.empty(), start);
         } else {
             rebuild(stamp, waiting.whole());
         }
@@ -114,7 +115,7 @@ public class Views implements SmartLifecycle {
     /** The same records, made ready at this moment. */
     public synchronized void remake() {
         View view = current.get();
-        current.set(new View(view.version() + 1, view.stamp(), view.records(), today.now()));
+        current.set(new View(view.version() + 1, view.stamp(), view.records(), today.now(), Optional.empty()));
     }
 
     /** Has what is committed shown soon, without keeping anybody waiting. */
@@ -186,7 +187,7 @@ public class Views implements SmartLifecycle {
     private void rebuild(String stamp, boolean whole) {
         long start = System.nanoTime();
         Snapshot.Content content = loader.everything();
-        swapIn(stampOf(stamp, whole), content, start);
+        swapIn(stampOf(stamp, whole), content, Optional.empty(), start);
         if (whole) {
             file.writeAside(stamp, content);
         }
@@ -207,7 +208,8 @@ public class Views implements SmartLifecycle {
         stillWaiting.keySet().removeAll(people);
         stillWaiting.putAll(renewed.waiting());
         Snapshot.Content content = new Snapshot.Content(before.population().with(renewed.population()), stillWaiting);
-        swapIn(stampOf(stamp, waiting.whole()), content, start);
+        ReadAnew readAnew = ReadAnew.of(renewed.population(), content.population());
+        swapIn(stampOf(stamp, waiting.whole()), content, Optional.of(readAnew), start);
         if (waiting.whole()) {
             file.writeLater(stamp, content);
         }
@@ -219,8 +221,8 @@ public class Views implements SmartLifecycle {
         return whole ? stamp : UUID.randomUUID().toString();
     }
 
-    private void swapIn(String stamp, Snapshot.Content content, long start) {
-        View view = new View(current.get().version() + 1, stamp, content, today.now());
+    private void swapIn(String stamp, Snapshot.Content content, Optional<ReadAnew> readAnew, long start) {
+        View view = new View(current.get().version() + 1, stamp, content, today.now(), readAnew);
         current.set(view);
         LOG.debug(
                 "The records are ready: {} people, {} events, in {} ms",

@@ -2,6 +2,7 @@
 import Toast from 'primevue/toast'
 import { watch } from 'vue'
 import { RouterView, useRouter } from 'vue-router'
+import { missing } from './pages'
 import { homeOf } from './places'
 import { SecondFactorPage, SignInPage, useSession } from './session'
 import RecordsStanding from './shell/RecordsStanding.vue'
@@ -33,6 +34,10 @@ watch(
         <TopStrip />
         <RecordsStanding />
         <RoomLeft />
+        <p v-if="missing" class="notice page" role="alert">
+          That page could not be fetched from the server. You are still where you were, and nothing
+          is lost; try again in a moment.
+        </p>
         <main class="place"><RouterView /></main>
       </Together>
     </template>

@@ -1,15 +1,38 @@
-import { beforeEach, expect, test, vi } from 'vitest'
-import { fetchAhead, loadAnew } from './pages'
+import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { afterFailure, fetchAhead, missing } from './pages'
 
-beforeEach(() => sessionStorage.clear())
+beforeEach(() => {
+  sessionStorage.clear()
+  missing.value = false
+})
+afterEach(() => vi.unstubAllGlobals())
 
-test('a page that cannot be fetched is loaded anew with all, but not again and again', () => {
+function answering(ok: boolean) {
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(() => (ok ? Promise.resolve({ ok }) : Promise.reject(new Error('gone')))),
+  )
+}
+
+test('a page that cannot be fetched is loaded anew with all, but not again and again', async () => {
   const go = vi.fn()
-  expect(loadAnew('/lists/hearing', go, 1_000_000)).toBe(true)
+  answering(true)
+  await afterFailure('/lists/hearing', go, 1_000_000)
   expect(go).toHaveBeenCalledWith('/lists/hearing')
-  expect(loadAnew('/lists/hearing', go, 1_005_000)).toBe(false)
+  expect(missing.value).toBe(false)
+  await afterFailure('/lists/hearing', go, 1_005_000)
   expect(go).toHaveBeenCalledTimes(1)
-  expect(loadAnew('/today', go, 1_040_000)).toBe(true)
+  expect(missing.value).toBe(true)
+  await afterFailure('/today', go, 1_040_000)
+  expect(go).toHaveBeenCalledTimes(2)
+})
+
+test('where the server is gone, what is on the screen stays, and it is said', async () => {
+  const go = vi.fn()
+  answering(false)
+  await afterFailure('/practice', go)
+  expect(go).not.toHaveBeenCalled()
+  expect(missing.value).toBe(true)
 })
 
 test('one that fails keeps no other from being fetched ahead', async () => {

@@ -1,3 +1,5 @@
+import { ref } from 'vue'
+
 /**
  * The pages, each in a file of its own that a browser fetches when it is first gone to, or before, when there is time: in
  * the order in which they are mostly gone to.
@@ -28,22 +30,27 @@ export async function fetchAhead(loads: (() => Promise<unknown>)[] = Object.valu
 const TRIED = 'dipstick-page-tried'
 const AGAIN_AFTER = 30_000
 
+/** Whether the page that was last gone to could not be fetched. */
+export const missing = ref(false)
+
 /**
- * A page that cannot be fetched is mostly one of an older version than the server's, which the whole page loaded anew puts
- * right. Where it was loaded anew a moment ago, that did not help.
- *
- * @returns whether it is loaded anew
+ * What is done where a page cannot be fetched. Mostly it is one of an older version than the server's, which the whole page
+ * loaded anew puts right; but not where that was tried a moment ago, nor where the server is gone: then it is said.
  */
-export function loadAnew(
+export async function afterFailure(
   path: string,
   go: (path: string) => void = (to) => window.location.assign(to),
   now = Date.now(),
 ) {
   const tried = Number(sessionStorage.getItem(TRIED) ?? 0)
-  if (now - tried < AGAIN_AFTER) {
-    return false
+  const reachable = await fetch(path, { method: 'HEAD' }).then(
+    (answer) => answer.ok,
+    () => false,
+  )
+  if (reachable && now - tried >= AGAIN_AFTER) {
+    sessionStorage.setItem(TRIED, String(now))
+    go(path)
+  } else {
+    missing.value = true
   }
-  sessionStorage.setItem(TRIED, String(now))
-  go(path)
-  return true
 }

@@ -1,5 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import { fetchAhead, loadAnew, pages } from './pages'
+import { afterFailure, fetchAhead, missing, pages } from './pages'
 import { has, homeOf } from './places'
 import { useSession, whereToGoOn } from './session'
 
@@ -48,8 +48,12 @@ router.beforeEach(async (to) => {
 router.onError((error, to) => {
   // What a browser says where a page's file is not to be had, each in its words.
   if (/dynamically imported module|importing a module|preload/i.test(String(error))) {
-    loadAnew(to.fullPath)
+    void afterFailure(to.fullPath)
   }
+})
+
+router.afterEach(() => {
+  missing.value = false
 })
 
 void router.isReady().then(() => {

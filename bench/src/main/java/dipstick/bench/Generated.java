@@ -15,7 +15,8 @@ import picocli.CommandLine.Parameters;
 /**
  * Asks the engine and a database questions that were made from a seed, and reports how many times faster the engine is, by
  * the geometric mean and the worst: right after a start, for the first run of a new question when it has run for a while,
- * and for the median of the runs after that. An evaluator keeps nothing from one run to the next.
+ * and for the median of the runs after that. An evaluator keeps nothing from one run to the next. Questions as of many days
+ * are asked of the database as of one after another, so they are told apart.
  */
 @Command(name = "generated", mixinStandardHelpOptions = true, description = "Generated questions, side by side.")
 final class Generated implements Callable<Integer> {
@@ -144,6 +145,12 @@ final class Generated implements Callable<Integer> {
                         "%6.1f× %s %s%n", one.later(), one.question().name(), shown(one)));
         print("A new question", all.stream().map(Compared::first).toList());
         print("The same again", all.stream().map(Compared::later).toList());
+        print(
+                "The same again, as of one day",
+                all.stream()
+                        .filter(one -> one.question().days().size() == 1)
+                        .map(Compared::later)
+                        .toList());
     }
 
     private static void print(String when, List<Double> ratios) {

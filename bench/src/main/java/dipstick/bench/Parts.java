@@ -154,18 +154,18 @@ final class Parts {
     Part roster() {
         int rows = (int) (100 * Math.pow(500, random.nextDouble()));
         String id = "r" + named++;
-        SplittableRandom names = random.split();
-        List<String> names1 = IntStream.range(0, rows)
-                .mapToObj(i -> "Name" + names.nextInt(Region.NAMES))
+        SplittableRandom chance = random.split();
+        List<String> familyNames = IntStream.range(0, rows)
+                .mapToObj(i -> "Name" + chance.nextInt(Region.NAMES))
                 .toList();
         List<LocalDate> born = IntStream.range(0, rows)
-                .mapToObj(i -> Region.AS_OF.minusDays(1 + names.nextInt(95 * 365)))
+                .mapToObj(i -> Region.AS_OF.minusDays(1 + chance.nextInt(95 * 365)))
                 .toList();
         String json = IntStream.range(0, rows)
-                .mapToObj(i -> "['" + names1.get(i) + "', '" + born.get(i) + "']")
+                .mapToObj(i -> "['" + familyNames.get(i) + "', '" + born.get(i) + "']")
                 .collect(Collectors.joining(","));
         String values = IntStream.range(0, rows)
-                .mapToObj(i -> "('" + names1.get(i) + "', " + born.get(i).toEpochDay() + ")")
+                .mapToObj(i -> "('" + familyNames.get(i) + "', " + born.get(i).toEpochDay() + ")")
                 .collect(Collectors.joining(","));
         rosters.add("{'id': '" + id + "', 'key': ['family_name', 'birth_date'], 'rows': [" + json + "]}");
         return new Part(

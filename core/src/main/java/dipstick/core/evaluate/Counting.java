@@ -31,7 +31,6 @@ final class Counting implements EventKernel {
                     ? EventKernel.ofEverybody(matcher, () -> new Counting(count, per, seen), seen)
                     : enoughDifferent(matcher, new Counting(count, per, seen));
         }
-
         if (count.equals(Count.ONE_OR_MORE)) {
             return anyOf(matcher, seen);
         }

@@ -7,7 +7,6 @@ import java.util.function.Supplier;
 /** What a test makes of one person's matching events. Not for use by several threads. */
 @FunctionalInterface
 interface EventKernel {
-
     Outcome answer(Matches matches);
 
     /**
@@ -37,7 +36,6 @@ interface EventKernel {
      */
     static Answer ofEverybody(EventMatcher matcher, Supplier<EventKernel> kernels, Seen seen) {
         int people = seen.population().size();
-
         AnswerBuilder answer = new AnswerBuilder(people);
         PeopleRange.forEach(people, range -> {
             EventKernel kernel = kernels.get();

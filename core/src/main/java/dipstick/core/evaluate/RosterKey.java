@@ -11,6 +11,7 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
@@ -46,9 +47,9 @@ sealed interface RosterKey {
 
     private static RosterKey of(Column column) {
         return switch (column) {
-            case Column.OfText texts -> new Text(texts);
+            case Column.OfText texts -> Coded.of(texts);
             case Column.OfNumber numbers -> new Numeric(numbers);
-            case Column.OfFlag flags -> new Flag(flags);
+            case Column.OfFlag flags -> Coded.of(flags);
             case Column.OfDate dates -> new Day(dates);
             case Column.OfTexts _, Column.OfCodings _ -> throw new IllegalStateException("No key has several values");
         };
@@ -60,82 +61,57 @@ sealed interface RosterKey {
                 .isPresent();
     }
 
-    /** What is there of most kinds of values is exact. */
-    private static Outcome sameNumber(RosterKey key, int person, Optional<FieldValue> cell) {
-        long number = key.numberOf(person);
-        return number != INEXACT && cell.isPresent()
-                ? Outcome.of(key.numberOf(cell.get()).equals(OptionalInt.of((int) number)))
-                : Outcome.UNSURE;
-    }
+    /**
+     * A text or a flag, whose number is its code.
+     *
+     * @param codeOf of a row's value
+     */
+    record Coded(Codes codes, int codeCount, Function<FieldValue, OptionalInt> codeOf) implements RosterKey {
+        static Coded of(Column.OfText texts) {
+            return new Coded(
+                    texts.codes(),
+                    texts.codeCount(),
+                    cell -> cell instanceof FieldValue.OfText(String text)
+                                    && texts.codeOf().get(text) instanceof Integer code
+                            ? OptionalInt.of(code)
+                            : OptionalInt.empty());
+        }
 
-    /** The code by code, where a number is a code. */
-    private static byte[] marked(RosterKey key, int codes, Stream<FieldValue> cells) {
-        byte[] worth = new byte[codes];
-        worth[Codes.MISSING] = 1;
-        cells.forEach(cell -> key.numberOf(cell).ifPresent(code -> worth[code] = 1));
-        return worth;
-    }
-
-    private static long orInexact(int code) {
-        return code == Codes.MISSING ? INEXACT : code;
-    }
-
-    /** The number is the place in the dictionary. */
-    record Text(Column.OfText column) implements RosterKey {
-        @Override
-        public Codes codes() {
-            return column.codes();
+        static Coded of(Column.OfFlag flags) {
+            return new Coded(
+                    flags.codes(),
+                    flags.codeCount(),
+                    cell -> OptionalInt.of(
+                            cell instanceof FieldValue.OfFlag(boolean flag) && flag
+                                    ? Column.OfFlag.TRUE
+                                    : Column.OfFlag.FALSE));
         }
 
         @Override
         public byte[] worthAsking(Stream<FieldValue> cells) {
-            return marked(this, column.codeCount(), cells);
+            byte[] worth = new byte[codeCount];
+            worth[Codes.MISSING] = 1;
+            cells.forEach(cell -> numberOf(cell).ifPresent(code -> worth[code] = 1));
+            return worth;
         }
 
         @Override
         public long numberOf(int person) {
-            return orInexact(column.codes().get(person));
+            int code = codes.get(person);
+            return code == Codes.MISSING ? INEXACT : code;
         }
 
         @Override
         public OptionalInt numberOf(FieldValue cell) {
-            Integer code = cell instanceof FieldValue.OfText(String text)
-                    ? column.codeOf().get(text)
-                    : null;
-            return code == null ? OptionalInt.empty() : OptionalInt.of(code);
+            return codeOf.apply(cell);
         }
 
         @Override
         public Outcome isEqual(int person, Optional<FieldValue> cell) {
-            return sameNumber(this, person, cell);
-        }
-    }
-
-    record Flag(Column.OfFlag column) implements RosterKey {
-        @Override
-        public Codes codes() {
-            return column.codes();
-        }
-
-        @Override
-        public byte[] worthAsking(Stream<FieldValue> cells) {
-            return marked(this, column.codeCount(), cells);
-        }
-
-        @Override
-        public long numberOf(int person) {
-            return orInexact(column.codes().get(person));
-        }
-
-        @Override
-        public OptionalInt numberOf(FieldValue cell) {
-            return OptionalInt.of(
-                    cell instanceof FieldValue.OfFlag(boolean flag) && flag ? Column.OfFlag.TRUE : Column.OfFlag.FALSE);
-        }
-
-        @Override
-        public Outcome isEqual(int person, Optional<FieldValue> cell) {
-            return sameNumber(this, person, cell);
+            int code = codes.get(person);
+            return code != Codes.MISSING && cell.isPresent()
+                    ? Outcome.of(numberOf(cell.get()).equals(OptionalInt.of(code)))
+                    : Outcome.UNSURE;
         }
     }
 

@@ -217,8 +217,12 @@ public final class Evaluator {
         return ofPeople(withStatusDeceased()).or(ofPeople(deceasedBy())).yes();
     }
 
-    /** Who is deceased by each of the days. */
+    /** Has each of them know who is deceased by its day. */
     static void keepDeceased(List<Evaluator> days) {
+        if (days.stream().allMatch(day -> day.deceased.isKnown())) {
+            return;
+        }
+
         Evaluator any = days.getFirst();
         Answer byStatus = any.ofPeople(any.withStatusDeceased());
         List<Answer> byDay = ReadAhead.ofPeople(

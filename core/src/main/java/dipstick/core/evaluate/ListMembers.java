@@ -47,7 +47,6 @@ final class ListMembers {
         BitSet possible = list.possible();
         int[] days = dueDates.map(dates -> dates.of(possible)).orElse(new int[0]);
         Due none = new Due.None();
-
         List<ListMember> members = new ArrayList<>(possible.cardinality());
         for (int person = possible.nextSetBit(0); person >= 0; person = possible.nextSetBit(person + 1)) {
             ListMember.State state = list.yes().get(person) ? ListMember.State.ON : ListMember.State.CHECK;

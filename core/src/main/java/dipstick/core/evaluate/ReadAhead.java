@@ -13,6 +13,7 @@ import dipstick.core.time.Window;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 
 /**
@@ -84,15 +85,11 @@ final class ReadAhead {
                                 test.field().name().equals("on") || test.condition() instanceof Condition.DateInWindow);
     }
 
-    private interface Asking {
-        List<Answer> answers();
-    }
-
-    private void keep(Test test, Asking asking) {
+    private void keep(Test test, Supplier<List<Answer>> asking) {
         if (days.stream().allMatch(day -> day.knows(test))) {
             return;
         }
-        List<Answer> answers = asking.answers();
+        List<Answer> answers = asking.get();
         for (int i = 0; i < answers.size(); i++) {
             days.get(i).keep(test, answers.get(i));
         }

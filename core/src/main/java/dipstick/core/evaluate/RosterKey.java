@@ -72,8 +72,8 @@ sealed interface RosterKey {
                     texts.codes(),
                     texts.codeCount(),
                     cell -> cell instanceof FieldValue.OfText(String text)
-                                    && texts.codeOf().get(text) instanceof Integer code
-                            ? OptionalInt.of(code)
+                                    && texts.codeOf().containsKey(text)
+                            ? OptionalInt.of(texts.codeOf().get(text))
                             : OptionalInt.empty());
         }
 

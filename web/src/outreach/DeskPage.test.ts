@@ -1,4 +1,5 @@
 import { type Asked, button, clear, serving, shown } from '@/testing'
+import { deskServer, type Placed } from '@/testing/desk'
 import { deskRow } from '@/testing/rows'
 import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
@@ -7,16 +8,16 @@ import DeskPage from './DeskPage.vue'
 type Work = { kind: string; people: { person: string }[]; outcome: string; words: string }
 
 const THEIRS = { account: 'ines', name: 'Ines Wray', mine: false, since: '' }
-const ROWS = [
-  deskRow('Ardle', { due: 'never', inHand: THEIRS }),
-  deskRow('Marl', { due: '2026-01-01' }),
-  deskRow('Quill', { due: '2026-02-01', heldBack: 'Asked not to be contacted.' }),
-  deskRow('Tove', {
-    due: '2026-03-01',
-    person: { ...deskRow('Tove').person, site: 'Harbour Row' },
-  }),
-  deskRow('Vask', { due: '2026-04-01', nextOn: '2026-12-24' }),
-  deskRow('Wend', { due: '2026-05-01', state: 'DONE' }),
+const PLACED: Placed[] = [
+  { row: deskRow('Ardle', { due: 'never', inHand: THEIRS }), queues: ['OPEN'] },
+  { row: deskRow('Marl', { due: '2026-01-01' }), queues: ['OPEN', 'NOBODYS'] },
+  { row: deskRow('Quill', { heldBack: 'Asked not to be contacted.' }), queues: ['HELD'] },
+  {
+    row: deskRow('Tove', { person: { ...deskRow('Tove').person, site: 'Harbour Row' } }),
+    queues: ['OPEN', 'NOBODYS'],
+  },
+  { row: deskRow('Vask', { nextOn: '2026-12-24' }), queues: ['WAITING'] },
+  { row: deskRow('Wend', { state: 'DONE', open: false }), queues: ['DONE'] },
 ]
 const DESK = {
   name: 'Kidney',
@@ -35,22 +36,25 @@ const DESK = {
   },
   mannerRevision: 0,
   dials: [],
+  show: [],
   all: 0,
   told: 0,
-  rows: ROWS,
 }
 
 beforeEach(() => {
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
   Object.defineProperty(HTMLElement.prototype, 'clientHeight', { configurable: true, value: 600 })
 })
 afterEach(() => {
+  vi.useRealTimers()
   vi.unstubAllGlobals()
   clear()
 })
 
-async function desk(is: Partial<typeof DESK> = {}) {
+async function desk(is: Partial<typeof DESK> = {}, placed: readonly Placed[] = PLACED) {
+  const server = deskServer(placed, { ...DESK, ...is })
   const people = Object.fromEntries(
-    ROWS.flatMap((row) => [
+    placed.flatMap(({ row }) => [
       [
         `GET /api/lists/kidney/people/${row.person.id}`,
         { person: row.person, details: [], criteria: [], records: [], windows: [] },
@@ -59,7 +63,9 @@ async function desk(is: Partial<typeof DESK> = {}) {
     ]),
   )
   const asked = serving({
-    'GET /api/lists/kidney/desk': { ...DESK, ...is },
+    'GET /api/lists/kidney/desk': server.view,
+    'GET /api/lists/kidney/desk/everybody': server.everybody,
+    'GET /api/lists/kidney/desk/next': server.next,
     'GET /api/lists/kidney/desk/views': { views: [], revision: 0 },
     'GET /api/colleagues': { colleagues: [], groups: [] },
     'POST /api/lists/kidney/desk/work': (one: Asked) => ({
@@ -71,11 +77,17 @@ async function desk(is: Partial<typeof DESK> = {}) {
   const wrapper = await shown(DeskPage, { id: 'kidney' }, { name: 'tam', roles: ['CALLER'] })
   await flushPromises()
   const works = () => asked.filter((one) => one.method === 'POST').map((one) => one.body as Work)
-  return { wrapper, works }
+  return { wrapper, works, asked }
 }
 
 async function press(key: string, target: EventTarget = document.body) {
   target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
+  await flushPromises()
+}
+
+/** Until what was typed is looked for. */
+async function paused() {
+  await vi.advanceTimersByTimeAsync(200)
   await flushPromises()
 }
 
@@ -127,8 +139,10 @@ describe('the desk', () => {
     await press('1', wrapper.find('textarea').element)
     expect(works()).toEqual([])
     await field.setValue('tove')
+    await paused()
     expect(people(wrapper)).toEqual(['Tove'])
     await field.setValue('nobody of this name')
+    await paused()
     expect(wrapper.text()).toContain('Nobody here matches “nobody of this name”.')
   })
 
@@ -171,7 +185,34 @@ describe('the desk', () => {
     const { wrapper } = await desk({ manner: { ...DESK.manner, parts } })
     expect(people(wrapper)).toEqual(['Tove'])
     await wrapper.find('[aria-label="Part of the list"]').setValue('Mill')
+    await flushPromises()
     expect(people(wrapper)).toEqual(['Ardle', 'Marl'])
+  })
+
+  it('does things about all of a pile, also those who are not in sight', async () => {
+    const many = Array.from({ length: 250 }, (_, i): Placed => {
+      return { row: deskRow(`p${String(i).padStart(3, '0')}`), queues: ['OPEN'] }
+    })
+    const { wrapper, works, asked } = await desk({}, many)
+    expect(asked.filter((one) => one.path.includes('from=50'))).toEqual([])
+    await wrapper.find('[aria-label="Mark all"]').trigger('change')
+    await flushPromises()
+    expect(wrapper.find('.bulk').text()).toContain('250 marked')
+    await button(wrapper, 'Take').trigger('click')
+    await flushPromises()
+    expect(works()[0]?.people).toHaveLength(250)
+  })
+
+  it('keeps whoever is open in hand when they leave the pile', async () => {
+    const gone = PLACED.map((one) => ({ ...one, queues: [...one.queues] }))
+    const { wrapper } = await desk({}, gone)
+    await press('ArrowDown')
+    await wrapper.find('textarea').setValue('half a sentence')
+    gone.find(({ row }) => row.person.id === 'Marl')!.queues = ['WAITING']
+    await press('t')
+    expect(people(wrapper)).toEqual(['Ardle', 'Tove'])
+    expect(inHand(wrapper)).toBe('Marl, Ada')
+    expect(wrapper.find('textarea').element.value).toBe('half a sentence')
   })
 
   it('is only looked at by who may not work it', async () => {

@@ -10,11 +10,11 @@ import { useSession } from '@/session'
 import { SharingDialog } from '@/sharing'
 import { count } from '@/stick'
 import { useVeil } from '@/veil'
-import { useEventListener } from '@vueuse/core'
+import { refDebounced, useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, nextTick, ref, shallowRef, toRef, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
-import { sorted, type ColumnId } from './columns'
+import { SET_ORDER, USUAL_VIEW, type ColumnId } from './columns'
 import DeskQueues from './DeskQueues.vue'
 import DeskTable from './DeskTable.vue'
 import GiveDialog from './GiveDialog.vue'
@@ -24,9 +24,10 @@ import MannerDialog from './MannerDialog.vue'
 import MarkedBar from './MarkedBar.vue'
 import PersonInHand from './PersonInHand.vue'
 import PlanDialog from './PlanDialog.vue'
-import { ALL_BANDS, bandsOf, isIn, nextToTake, QUEUES, type DeskRow, type QueueId } from './queues'
+import { ALL_BANDS, QUEUES, type DeskRow, type QueueId } from './queues'
 import ReasonDialog from './ReasonDialog.vue'
 import { useDesk } from './useDesk'
+import { useDeskPages, type Asked, type DeskView, type Marked } from './useDeskPages'
 import { useViews } from './useViews'
 import ViewDialog from './ViewDialog.vue'
 import { STEPS, type Step } from './words'
@@ -36,27 +37,22 @@ const { id } = defineProps<{ id: string }>()
 
 const session = useSession()
 const veil = useVeil()
-const { desk, error, work, undo, told, canUndo } = useDesk(toRef(() => id))
-const {
-  view,
-  views,
-  usual,
-  columns,
-  use,
-  save: saveViews,
-} = useViews(
-  toRef(() => id),
-  desk,
-)
+const { work, warn, undo, told, canUndo } = useDesk(toRef(() => id))
 
 const route = useRoute()
-const asked = QUEUES.find((one) => one.id === route.query.queue)
-const queue = ref<QueueId>(asked?.id ?? 'open')
-const part = ref('')
+const queue = ref<QueueId>(QUEUES.find((one) => one.id === route.query.queue)?.id ?? 'open')
+/** The part that was chosen; until then the desk opens on the one that is given to whoever sits down. */
+const chosenPart = ref<string>()
 const find = ref('')
+/** Once the typing pauses. */
+const found = refDebounced(find, 150)
+const band = ref(ALL_BANDS)
+/** Whether those are shown too whom the set leaves out, since it shows only so many. */
+const allShown = ref(false)
 const current = ref(typeof route.query.person === 'string' ? route.query.person : '')
 const lastIndex = ref(0)
-const marked = shallowRef(new Set<string>())
+/** Who is marked, by number, as they were seen. */
+const marked = shallowRef<ReadonlyMap<string, Marked>>(new Map())
 const note = ref('')
 const everywhere = ref(true)
 const shown = ref<
@@ -76,97 +72,115 @@ const shown = ref<
 >('')
 const panel = useTemplateRef('panel')
 
+const shownDesk = shallowRef<DeskView>()
+const {
+  view,
+  views,
+  usual,
+  columns,
+  isPending,
+  use,
+  save: saveViews,
+} = useViews(
+  toRef(() => id),
+  shownDesk,
+)
+const asked = computed<Asked>(() => {
+  const { sortBy, descending, groupBy } = view.value
+  const isUsual = sortBy === (shownDesk.value?.ordered ? SET_ORDER : USUAL_VIEW.sortBy)
+  return {
+    queue: queue.value,
+    part: chosenPart.value,
+    band: band.value,
+    find: found.value,
+    everybody: allShown.value,
+    sort: isUsual ? undefined : sortBy,
+    descending,
+    group: groupBy,
+  }
+})
+const {
+  desk,
+  answered,
+  queues,
+  error,
+  rows,
+  places,
+  row,
+  isNobody,
+  inSight,
+  rowAt,
+  everybody,
+  wholeList,
+  nextToTake,
+} = useDeskPages(
+  toRef(() => id),
+  asked,
+  current,
+  computed(() => !isPending.value),
+)
+watch(desk, (now) => (shownDesk.value = now), { immediate: true })
+
+const markedIds = computed(() => new Set(marked.value.keys()))
 const mayWork = computed(() => desk.value?.right === 'WORK' || desk.value?.right === 'CHANGE')
 const mayChange = computed(() => desk.value?.right === 'CHANGE')
 const outcomes = computed(() => (desk.value?.outcomes ?? []).filter((one) => one.inUse))
 const parts = computed(() => desk.value?.manner.parts ?? [])
 
-const band = ref(ALL_BANDS)
-/** Whether those are shown too whom the set leaves out, since it shows only so many. */
-const allShown = ref(false)
-
-const ofPart = computed(() => {
-  const chosen = parts.value.find((one) => one.name === part.value)
-  const within = (wanted: readonly string[], is: string) =>
-    wanted.length === 0 || wanted.some((one) => one.toLowerCase() === is.toLowerCase())
-  return (desk.value?.rows ?? []).filter(
-    (row) =>
-      !chosen ||
-      (within(chosen.sites, row.person.site) && within(chosen.providers, row.person.provider)),
-  )
+const part = computed({
+  get: () => chosenPart.value ?? desk.value?.part ?? '',
+  set: (name) => (chosenPart.value = name),
 })
-const beyond = computed(() => ofPart.value.filter((row) => row.beyondTop).length)
-/** Whoever is in one's own hand is shown whatever the set leaves out. */
-const ofTop = computed(() =>
-  ofPart.value.filter((row) => allShown.value || !row.beyondTop || row.inHand?.mine),
-)
-const ofBand = computed(() =>
-  ofTop.value.filter((row) => band.value === ALL_BANDS || row.band === band.value),
-)
+const beyond = computed(() => desk.value?.beyond ?? 0)
 const counts = computed(() =>
   QUEUES.map((one) => ({
     ...one,
-    people: ofBand.value.filter((row) => isIn(one.id, row, session.today)).length,
+    people: queues.value.find(({ queue }) => queue.toLowerCase() === one.id)?.people,
   })),
 )
-const bands = computed(() =>
-  bandsOf(
-    desk.value?.bands ?? [],
-    ofTop.value.filter((row) => isIn(queue.value, row, session.today)),
-  ),
-)
-const rows = computed(() => {
-  const words = find.value.trim().toLowerCase()
-  const inQueue = ofBand.value.filter((row) => isIn(queue.value, row, session.today))
-  const found =
-    words === ''
-      ? inQueue
-      : inQueue.filter((row) =>
-          `${row.person.name} ${row.person.id} ${row.person.phone} ${row.person.provider} ${row.person.site} ${row.band}`
-            .toLowerCase()
-            .includes(words),
-        )
-  return sorted(found, view.value, session.today)
-})
-const row = computed(() => desk.value?.rows.find((one) => one.person.id === current.value))
+
 /** Whom an act is about: all that are marked, else the one in hand. */
-const targets = computed<readonly DeskRow[]>(() =>
+const targets = computed<readonly Marked[]>(() =>
   marked.value.size > 0
-    ? rows.value.filter((one) => marked.value.has(one.person.id))
-    : row.value
-      ? [row.value]
-      : [],
+    ? [...marked.value.values()].map((one) => markOf(rowOf(one.person)) ?? one)
+    : [markOf(row.value)].filter((one) => one !== undefined),
 )
 
-// The desk opens on the part that is given to whoever sits down.
-watch(
-  parts,
-  (known, before) => {
-    if (before === undefined || before.length === 0) {
-      part.value =
-        known.find((one) => one.colleagues.includes(session.signedIn?.name ?? ''))?.name ?? ''
+function rowOf(person: string): DeskRow | undefined {
+  return rows.value.get(places.value.get(person) ?? -1)
+}
+
+function markOf(one: DeskRow | undefined): Marked | undefined {
+  return (
+    one && {
+      person: one.person.id,
+      revision: one.revision,
+      standing: one.standing,
+      mine: one.inHand?.mine ?? false,
     }
-  },
-  { immediate: true },
-)
+  )
+}
 
-watch([queue, part, band], () => {
-  marked.value = new Set()
-  const first = rows.value[0]
-  if (first && !rows.value.some((one) => one.person.id === current.value)) {
-    current.value = first.person.id
-  }
+/** Whether whoever is open goes on being so only if they are in the pile that is turned to. */
+let turning = false
+watch([queue, chosenPart, band], () => {
+  marked.value = new Map()
+  turning = true
 })
 
 watch(
-  rows,
-  (now) => {
-    if (row.value === undefined && now[0]) {
-      current.value = now[0].person.id
+  [rows, isNobody],
+  () => {
+    const at = places.value.get(current.value)
+    const first = rows.value.get(0)
+    if (first && (isNobody.value || (turning && at === undefined))) {
+      current.value = first.person.id
     }
-    const index = now.findIndex((one) => one.person.id === current.value)
-    if (index >= 0) {
-      lastIndex.value = index
+    if (answered.value) {
+      turning = false
+    }
+    if (at !== undefined) {
+      lastIndex.value = at
     }
   },
   { immediate: true },
@@ -186,20 +200,34 @@ function open(one: DeskRow | undefined) {
   }
 }
 
-function step(by: 1 | -1) {
-  const index = rows.value.findIndex((one) => one.person.id === current.value)
-  open(index < 0 ? (rows.value[lastIndex.value] ?? rows.value[0]) : rows.value[index + by])
+async function step(by: 1 | -1) {
+  const index = places.value.get(current.value)
+  try {
+    open((await rowAt(index === undefined ? lastIndex.value : index + by)) ?? undefined)
+  } catch (failure) {
+    warn(sentenceOf(failure))
+  }
 }
 
 /** Takes whoever is open, if they are free; else goes on to the next who is free or mine. */
 async function takeNext() {
-  const index = rows.value.findIndex((one) => one.person.id === current.value)
-  const from = index < 0 ? lastIndex.value : index
-  const next = nextToTake(rows.value, from, current.value, session.today)
+  const from = places.value.get(current.value) ?? lastIndex.value
+  let next: DeskRow | undefined
+  try {
+    next = await nextToTake(from)
+  } catch (failure) {
+    warn(sentenceOf(failure))
+    return
+  }
   if (next) {
     open(next)
     if (!next.inHand) {
-      await work('TAKE', [next], veil.isDown ? 'Taken' : `Taken: ${next.person.name}`)
+      const { id: person } = next.person
+      await work(
+        'TAKE',
+        [{ person, revision: next.revision }],
+        veil.isDown ? 'Taken' : `Taken: ${next.person.name}`,
+      )
     }
   } else {
     told.value = 'Nobody more in this queue is free and to be tried today.'
@@ -208,15 +236,16 @@ async function takeNext() {
 
 async function about(kind: Parameters<typeof work>[0], words: string, fields: WorkFields = {}) {
   const whom = targets.value
+  const one = whom[0] && (rowOf(whom[0].person) ?? row.value)
   const several =
-    whom.length > 1 ? `${String(whom.length)} people` : veil.isDown ? '' : whom[0]?.person.name
+    whom.length > 1 ? `${String(whom.length)} people` : veil.isDown ? '' : one?.person.name
   if (await work(kind, whom, several ? `${words}: ${several}` : words, fields)) {
-    marked.value = new Set()
+    marked.value = new Map()
   }
 }
 
 async function takeOrLetGo() {
-  const mine = targets.value.every((one) => one.inHand?.mine)
+  const mine = targets.value.every((one) => one.mine)
   await (mine ? about('LET_GO', 'Let go') : about('TAKE', 'Taken'))
 }
 
@@ -230,10 +259,15 @@ async function log(outcome: string | undefined) {
 }
 
 /** What was written to many, logged for each of them. */
-function logWritten(people: string[], outcome: string) {
-  const written = (desk.value?.rows ?? []).filter((one) => people.includes(one.person.id))
+async function logWritten(people: string[], outcome: string) {
+  const written = new Set(people)
   const name = outcomes.value.find((one) => one.id === outcome)?.name ?? outcome
-  void work('ATTEMPT', written, `${name}: ${String(written.length)} people`, { outcome })
+  try {
+    const now = (await wholeList()).filter((one) => written.has(one.person))
+    await work('ATTEMPT', now, `${name}: ${String(now.length)} people`, { outcome })
+  } catch (failure) {
+    warn(`What was sent is not logged yet. ${sentenceOf(failure)}`)
+  }
 }
 
 async function keepNote() {
@@ -260,15 +294,37 @@ function bringBack() {
     : about('BRING_BACK', 'Brought back'))
 }
 
-function markCurrent() {
-  if (!rows.value.some((one) => one.person.id === current.value)) {
-    step(1)
-  }
-  const next = new Set(marked.value)
-  if (!next.delete(current.value)) {
-    next.add(current.value)
+function mark(one: DeskRow) {
+  const next = new Map(marked.value)
+  const now = markOf(one)
+  if (now && !next.delete(one.person.id)) {
+    next.set(one.person.id, now)
   }
   marked.value = next
+}
+
+async function markCurrent() {
+  if (!places.value.has(current.value)) {
+    await step(1)
+  }
+  const one = rowOf(current.value)
+  if (one) {
+    mark(one)
+  }
+}
+
+/** All of this pile, also those who are not in sight; or nobody, where all are. */
+async function markAll() {
+  if (marked.value.size >= (answered.value?.total ?? 0)) {
+    marked.value = new Map()
+    return
+  }
+  try {
+    const all = await everybody()
+    marked.value = new Map(all.map((one) => [one.person, one]))
+  } catch (failure) {
+    warn(sentenceOf(failure))
+  }
 }
 
 function useNamed(name: string) {
@@ -338,12 +394,15 @@ const outShown = model('out')
 const promptShown = model('prompt')
 const sendingShown = model('sending')
 /** Who was marked, or in the queue, when the dialog was opened; they may go elsewhere once they are written to. */
-const takenOut = shallowRef<readonly DeskRow[]>([])
-watch(outShown, (isShown) => {
-  if (isShown) {
-    takenOut.value = marked.value.size ? targets.value : rows.value
+const takenOut = shallowRef<readonly Marked[]>([])
+async function takeOut() {
+  try {
+    takenOut.value = marked.value.size ? targets.value : await everybody()
+    shown.value = 'out'
+  } catch (failure) {
+    warn(sentenceOf(failure))
   }
-})
+}
 </script>
 
 <template>
@@ -354,8 +413,8 @@ watch(outShown, (isShown) => {
         <template v-if="desk?.readOn">read {{ dayWords(desk.readOn) }}</template>
         <template v-else-if="desk">not read yet</template>
         <template v-if="desk && desk.dials.length">, <DialsSet :dials="desk.dials" /></template>
-        <template v-if="desk && desk.all > desk.rows.length"
-          >, {{ count(desk.rows.length) }} of {{ count(desk.all) }}: your people</template
+        <template v-if="desk && desk.all > desk.mine"
+          >, {{ count(desk.mine) }} of {{ count(desk.all) }}: your people</template
         >
       </span>
       <Button text size="small" label="Readings" @click="shown = 'readings'" />
@@ -370,7 +429,7 @@ watch(outShown, (isShown) => {
       <Button v-if="mayChange" text size="small" label="Prompts" @click="shown = 'prompt'" />
       <Button v-if="mayChange" text size="small" label="Share" @click="shown = 'sharing'" />
       <Button text size="small" label="Send" @click="shown = 'sending'" />
-      <Button text size="small" label="Take out" @click="shown = 'out'" />
+      <Button text size="small" label="Take out" @click="takeOut" />
       <select
         v-if="views.length > 1"
         class="plain"
@@ -393,7 +452,7 @@ watch(outShown, (isShown) => {
         v-model:find="find"
         :queues="counts"
         :parts="parts.map((one) => one.name)"
-        :bands="bands"
+        :bands="answered?.bands ?? []"
         @found="step(1)"
       />
       <div class="sides">
@@ -403,24 +462,29 @@ watch(outShown, (isShown) => {
             :people="targets.length"
             @take="about('TAKE', 'Taken')"
             @give="shown = 'give'"
-            @letter="shown = 'out'"
+            @letter="takeOut"
             @aside="shown = 'aside'"
             @close="shown = 'close'"
-            @nobody="marked = new Set()"
+            @nobody="marked = new Map()"
           />
           <DeskTable
-            v-model:marked="marked"
+            v-model:in-sight="inSight"
+            :marked="markedIds"
             :rows="rows"
+            :total="answered?.total"
+            :groups="answered?.groups ?? []"
             :view="view"
             :current="current"
             :today="session.today"
             :empty="
-              find
-                ? `Nobody here matches “${find}”.`
+              found
+                ? `Nobody here matches “${found}”.`
                 : (QUEUES.find((one) => one.id === queue)?.empty ?? '')
             "
             @open="open"
             @sort="sortBy"
+            @mark="mark"
+            @mark-all="markAll"
           />
           <p v-if="beyond" class="quiet beyond">
             <template v-if="allShown">All are shown.</template>
@@ -501,7 +565,7 @@ watch(outShown, (isShown) => {
     <OutDialog
       v-model:visible="outShown"
       :list="id"
-      :people="takenOut.map((one) => one.person.id)"
+      :people="takenOut.map((one) => one.person)"
       :to-check="takenOut.filter((one) => one.standing === 'CHECK').length"
       :may-change="mayChange"
       :show="desk?.show ?? []"

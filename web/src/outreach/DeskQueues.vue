@@ -9,11 +9,12 @@ const part = defineModel<string>('part', { required: true })
 const band = defineModel<string>('band', { required: true })
 const find = defineModel<string>('find', { required: true })
 const { queues, parts, bands } = defineProps<{
-  queues: readonly (Queue & { people: number })[]
+  /** How many are in each, where it is known. */
+  queues: readonly (Queue & { people: number | undefined })[]
   /** The names of the parts that the list is cut into. */
   parts: readonly string[]
   /** Those of the list with how many people of the pile are in each. */
-  bands: readonly { band: string; name: string; people: number }[]
+  bands: readonly { band: string; people: number }[]
 }>()
 const emit = defineEmits<{ found: [] }>()
 </script>
@@ -29,7 +30,8 @@ const emit = defineEmits<{ found: [] }>()
         :data-queue="one.id"
         @click="queue = one.id"
       >
-        {{ one.name }} <strong>{{ count(one.people) }}</strong>
+        {{ one.name }}
+        <strong>{{ one.people === undefined ? '…' : count(one.people) }}</strong>
       </button>
     </div>
     <select v-if="parts.length" v-model="part" class="plain" aria-label="Part of the list">
@@ -39,7 +41,7 @@ const emit = defineEmits<{ found: [] }>()
     <select v-if="bands.length" v-model="band" class="plain" aria-label="Band">
       <option :value="ALL_BANDS">every band</option>
       <option v-for="one in bands" :key="one.band" :value="one.band">
-        {{ one.name }} ({{ count(one.people) }})
+        {{ one.band || 'in no band' }} ({{ count(one.people) }})
       </option>
     </select>
     <InputText

@@ -22,10 +22,16 @@ afterEach(() => {
   sessionStorage.clear()
 })
 
+function placed(rows: readonly DeskRow[], from = 0): Map<number, DeskRow> {
+  return new Map(rows.map((row, i) => [from + i, row]))
+}
+
 async function table(props: Record<string, unknown> = {}) {
-  const rows: readonly DeskRow[] = ROWS
   const wrapper = await shown(DeskTable, {
-    rows,
+    rows: placed(ROWS),
+    total: 3,
+    groups: [],
+    inSight: [0, 0],
     view: USUAL_VIEW,
     current: 'Vask',
     today: '2026-11-26',
@@ -63,9 +69,9 @@ describe('the people of a queue', () => {
   it('are marked one by one, or all', async () => {
     const wrapper = await table()
     await wrapper.find('[aria-label="Mark Tove, Ada"]').trigger('change')
-    expect(wrapper.emitted('update:marked')?.at(-1)).toEqual([new Set(['Tove'])])
+    expect(wrapper.emitted('mark')).toEqual([[ROWS[2]]])
     await wrapper.find('.head input').trigger('change')
-    expect(wrapper.emitted('update:marked')?.at(-1)).toEqual([new Set(['Marl', 'Vask', 'Tove'])])
+    expect(wrapper.emitted('markAll')).toHaveLength(1)
   })
 
   it('have one whom the tabulator comes to, whoever is open', async () => {
@@ -76,7 +82,7 @@ describe('the people of a queue', () => {
   })
 
   it('have headings where they are grouped', async () => {
-    const wrapper = await table({ view: { ...USUAL_VIEW, groupBy: 'band' } })
+    const wrapper = await table({ view: { ...USUAL_VIEW, groupBy: 'band' }, groups: [2, 1] })
     expect(wrapper.findAll('.heading').map((one) => one.text().replace(/\s+/g, ' '))).toEqual([
       'Late 2',
       'none 1',
@@ -96,7 +102,7 @@ describe('the people of a queue', () => {
 
   it('all stand on paper, not only those who are in sight', async () => {
     const many = Array.from({ length: 200 }, (_, i) => deskRow(`p${String(i)}`))
-    const wrapper = await table({ rows: many })
+    const wrapper = await table({ rows: placed(many), total: 200 })
     expect(wrapper.findAll('[data-row]').length).toBeLessThan(60)
     window.dispatchEvent(new Event('beforeprint'))
     await nextTick()
@@ -106,7 +112,27 @@ describe('the people of a queue', () => {
     expect(wrapper.findAll('[data-row]').length).toBeLessThan(60)
   })
 
+  it('are asked for as they come in sight, and stand for themselves until they come', async () => {
+    const wrapper = await table({ rows: placed(ROWS, 2), total: 500 })
+    expect(wrapper.findAll('[data-row]').map((one) => one.attributes('data-row'))).toEqual([
+      'Marl',
+      'Vask',
+      'Tove',
+    ])
+    expect(wrapper.findAll('.coming').length).toBeGreaterThan(10)
+    const [first, last] = wrapper.emitted('update:inSight')?.at(-1)?.[0] as [number, number]
+    expect(first).toBe(0)
+    expect(last).toBeGreaterThan(20)
+    expect(last).toBeLessThan(100)
+  })
+
+  it('are not said to be none while they are fetched', async () => {
+    const text = (await table({ rows: placed([]), total: undefined })).text()
+    expect(text).toContain('They are being fetched.')
+    expect(text).not.toContain('Nobody is here.')
+  })
+
   it('may be none, which is said', async () => {
-    expect((await table({ rows: [] })).text()).toContain('Nobody is here.')
+    expect((await table({ rows: placed([]), total: 0 })).text()).toContain('Nobody is here.')
   })
 })

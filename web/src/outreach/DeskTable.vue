@@ -1,23 +1,34 @@
 <script setup lang="ts">
 import { count } from '@/stick'
-import { useVeil, Veiled, VeiledWords } from '@/veil'
 import { useEventListener, useVirtualList } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
-import { columnOf, linesOf, type ColumnId, type View } from './columns'
+import { columnOf, type ColumnId, type View } from './columns'
+import DeskLine from './DeskLine.vue'
+import { lineOf, linesOf, type Line } from './lines'
 import type { DeskRow } from './queues'
 
-/** The people of a queue, one line each, with the one in hand marked. */
-const marked = defineModel<Set<string>>('marked', { required: true })
-const { rows, view, current, today } = defineProps<{
-  rows: readonly DeskRow[]
+/** The people of a queue, one line each, with the one in hand marked. Who is not in sight need not have come yet. */
+const inSight = defineModel<readonly [number, number]>('inSight', { required: true })
+const { rows, total, groups, view, current, today, marked } = defineProps<{
+  /** Those who came, by their place in the order. */
+  rows: ReadonlyMap<number, DeskRow>
+  /** How many there are; nothing while that is not known. */
+  total: number | undefined
+  /** How many stand under each heading, in their order; none where there are no headings. */
+  groups: readonly number[]
   view: View
   current: string
   today: string
   empty: string
+  /** Who is marked, by number. */
+  marked: ReadonlySet<string>
 }>()
-const emit = defineEmits<{ open: [row: DeskRow]; sort: [column: ColumnId] }>()
-
-const veil = useVeil()
+const emit = defineEmits<{
+  open: [row: DeskRow]
+  sort: [column: ColumnId]
+  mark: [row: DeskRow]
+  markAll: []
+}>()
 
 const ROW_HEIGHT = 27
 
@@ -30,13 +41,21 @@ const tracks = computed(
       )
       .join(' ')}`,
 )
-const source = computed(() => linesOf(rows, view, today))
+const source = computed(() => linesOf(total ?? 0, groups))
+const placeOfCurrent = computed(() => {
+  for (const [at, row] of rows) {
+    if (row.person.id === current) {
+      return at
+    }
+  }
+  return undefined
+})
 /** Whom the tabulator comes to: whoever is open, or the first where they are in another queue. */
 const reachable = computed(() =>
-  rows.some((row) => row.person.id === current) ? current : rows[0]?.person.id,
+  placeOfCurrent.value === undefined ? rows.get(0)?.person.id : current,
 )
 
-/** On paper everybody stands, not only those who are in sight. */
+/** On paper everybody stands who came, not only those who are in sight. */
 const printing = ref(false)
 useEventListener(window, 'beforeprint', () => (printing.value = true))
 useEventListener(window, 'afterprint', () => (printing.value = false))
@@ -46,33 +65,52 @@ const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(source, 
   overscan: 12,
 })
 
-function mark(row: DeskRow) {
-  const next = new Set(marked.value)
-  if (!next.delete(row.person.id)) {
-    next.add(row.person.id)
+const lines = computed(() => (printing.value ? source.value : list.value.map((one) => one.data)))
+
+watch(list, (shown) => {
+  const first = shown[0]?.data
+  const last = shown.at(-1)?.data
+  if (first && last) {
+    const placeOf = (line: Line) => ('at' in line ? line.at : line.first)
+    inSight.value = [placeOf(first), placeOf(last)]
   }
-  marked.value = next
+})
+
+/** Of those who came. */
+function rowAt(at: number): DeskRow {
+  return rows.get(at) as DeskRow
 }
 
-const allMarked = computed(
-  () => rows.length > 0 && rows.every((row) => marked.value.has(row.person.id)),
-)
-
-function markAll() {
-  marked.value = new Set(allMarked.value ? [] : rows.map((row) => row.person.id))
+function lineOfRow(at: number) {
+  const row = rowAt(at)
+  const { id } = row.person
+  return {
+    row,
+    isCurrent: id === current,
+    isMarked: marked.has(id),
+    isReachable: id === reachable.value,
+  }
 }
+
+function headingOf(first: number): string {
+  const row = rows.get(first)
+  return row ? columnOf(view.groupBy)?.text(row, today) || 'none' : '…'
+}
+
+const allMarked = computed(() => total !== undefined && total > 0 && marked.size >= total)
 
 watch(
   () => current,
   async () => {
-    const index = source.value.findIndex((line) => 'row' in line && line.row.person.id === current)
+    const at = placeOfCurrent.value
     const box = containerProps.ref.value
-    if (index < 0 || !box) {
+    if (at === undefined || !box) {
       return
     }
-    const top = index * ROW_HEIGHT
+    const line = lineOf(at, groups)
+    const top = line * ROW_HEIGHT
     if (top < box.scrollTop || top + ROW_HEIGHT > box.scrollTop + box.clientHeight) {
-      scrollTo(Math.max(0, index - 3))
+      scrollTo(Math.max(0, line - 3))
       await nextTick()
     }
   },
@@ -86,9 +124,14 @@ watch(
     aria-label="People of this queue"
     :aria-rowcount="source.length"
   >
-    <div class="line head" role="row" :style="{ gridTemplateColumns: tracks }">
+    <div class="head" role="row" :style="{ gridTemplateColumns: tracks }">
       <span role="columnheader">
-        <input type="checkbox" aria-label="Mark all" :checked="allMarked" @change="markAll" />
+        <input
+          type="checkbox"
+          aria-label="Mark all"
+          :checked="allMarked"
+          @change="emit('markAll')"
+        />
       </span>
       <span
         v-for="column in columns"
@@ -106,12 +149,13 @@ watch(
         </button>
       </span>
     </div>
-    <p v-if="rows.length === 0" class="quiet none">{{ empty }}</p>
+    <p v-if="total === undefined" class="quiet none">They are being fetched.</p>
+    <p v-else-if="total === 0" class="quiet none">{{ empty }}</p>
     <div v-bind="containerProps" class="scroll" role="rowgroup" tabindex="-1">
       <div v-bind="wrapperProps">
         <template
-          v-for="line in printing ? source : list.map((one) => one.data)"
-          :key="'row' in line ? line.row.person.id : `group ${line.heading}`"
+          v-for="line in lines"
+          :key="'at' in line ? (rows.get(line.at)?.person.id ?? line.at) : `group ${line.heading}`"
         >
           <div
             v-if="'heading' in line"
@@ -120,58 +164,21 @@ watch(
             :style="{ height: `${ROW_HEIGHT}px` }"
           >
             <span role="cell" :aria-colspan="columns.length + 1">
-              <strong>{{ line.heading }}</strong> {{ count(line.people) }}
+              <strong>{{ headingOf(line.first) }}</strong> {{ count(line.people) }}
             </span>
           </div>
-          <div
-            v-else
-            class="line"
-            role="row"
-            :class="{
-              current: line.row.person.id === current,
-              away: line.row.inHand?.mine === false,
-            }"
-            :style="{ gridTemplateColumns: tracks, height: `${ROW_HEIGHT}px` }"
-            :data-row="line.row.person.id"
-            @click="emit('open', line.row)"
-          >
-            <span role="cell">
-              <input
-                type="checkbox"
-                tabindex="-1"
-                :aria-label="`Mark ${line.row.person.name}`"
-                :checked="marked.has(line.row.person.id)"
-                @click.stop
-                @change="mark(line.row)"
-              />
-            </span>
-            <span
-              v-for="column in columns"
-              :key="column.id"
-              role="cell"
-              class="cell"
-              :title="veil.isDown ? undefined : column.text(line.row, today)"
-            >
-              <button
-                v-if="column.id === 'name'"
-                class="name"
-                :tabindex="line.row.person.id === reachable ? 0 : -1"
-                :aria-current="line.row.person.id === current ? 'true' : undefined"
-                @click.stop="emit('open', line.row)"
-              >
-                <Veiled :text="line.row.person.name" />
-              </button>
-              <Veiled
-                v-else-if="column.telling"
-                :text="column.text(line.row, today)"
-                :what="column.name"
-              />
-              <VeiledWords
-                v-else
-                :text="column.text(line.row, today)"
-                :telling="[line.row.person.born, line.row.person.name, line.row.person.phone]"
-              />
-            </span>
+          <DeskLine
+            v-else-if="rows.has(line.at)"
+            v-bind="lineOfRow(line.at)"
+            :columns="columns"
+            :tracks="tracks"
+            :height="ROW_HEIGHT"
+            :today="today"
+            @open="emit('open', rowAt(line.at))"
+            @mark="emit('mark', rowAt(line.at))"
+          />
+          <div v-else class="coming" role="row" :style="{ height: `${ROW_HEIGHT}px` }">
+            <span role="cell" class="quiet">…</span>
           </div>
         </template>
       </div>
@@ -195,72 +202,35 @@ watch(
   scrollbar-gutter: stable;
 }
 
-.line {
+.head,
+.coming {
   display: grid;
   align-items: center;
   gap: 8px;
   padding: 0 10px 0 6px;
   box-sizing: border-box;
-  border-bottom: 1px solid #eee5d2;
-  cursor: pointer;
 }
 
 .head {
   border-bottom: 1px solid var(--rule);
   background: #f3ecdc;
-  cursor: default;
   overflow: hidden;
   scrollbar-gutter: stable;
 }
 
-.line:hover:not(.head) {
-  background: var(--paper);
+.coming {
+  border-bottom: 1px solid #eee5d2;
 }
 
-.line.current {
-  background: #efe7d4;
-  box-shadow: inset 3px 0 var(--amber);
-}
-
-.line.away {
-  color: var(--soft-ink);
-}
-
-.cell {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-
-.line:focus-within:not(.head) {
-  outline: 2px solid var(--verdigris);
-  outline-offset: -2px;
-}
-
-.name:focus-visible {
-  outline: none;
-}
-
-.sort,
-.name {
+.sort {
   border: 0;
   background: none;
-  padding: 0;
+  padding: 4px 0;
   color: inherit;
   font-weight: 600;
   cursor: pointer;
   text-align: left;
-}
-
-.head .sort {
-  padding: 4px 0;
   white-space: nowrap;
-}
-
-.name {
-  max-width: 100%;
-  overflow: hidden;
-  text-overflow: ellipsis;
 }
 
 .heading {

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useColleagues } from '@/accounts'
-import { sendJson, type Schemas } from '@/api/client'
+import { send, sendJson, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import { useTyping } from '@/api/typing'
-import { useQueryClient } from '@tanstack/vue-query'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
@@ -37,15 +37,16 @@ const {
 const draft = computed(() => typed.value as Manner)
 const { save: keep, say, saving, problem } = useSaving(() => id)
 
-const sites = computed(() => valuesOf((row) => row.person.site))
-const providers = computed(() => valuesOf((row) => row.person.provider))
+const { data: parting } = useQuery({
+  queryKey: computed(() => ['lists', id, 'parting']),
+  queryFn: () => send<Schemas['Parting']>(`/api/lists/${encodeURIComponent(id)}/desk/manner/parts`),
+  enabled: visible,
+})
+const sites = computed(() => parting.value?.sites ?? [])
+const providers = computed(() => parting.value?.providers ?? [])
 
 function copy<T>(value: T): T {
   return JSON.parse(JSON.stringify(value)) as T
-}
-
-function valuesOf(field: (row: Schemas['DeskRow']) => string): string[] {
-  return [...new Set(desk.rows.map(field).filter((value) => value !== ''))].sort()
 }
 
 watch([visible, () => id], ([shown]) => {

@@ -98,7 +98,7 @@ describe('the person in hand', () => {
   })
 
   it('is held back with the reason, but may be looked after', async () => {
-    const held = await inHand({ heldBack: 'Has an appointment on record: 3 Dec 2026.' })
+    const held = await inHand({ held: true, heldBack: 'Has an appointment on record: 3 Dec 2026.' })
     expect(held.find('.notice').text()).toBe('Held back: Has an appointment on record: 3 Dec 2026.')
     const looked = await inHand({ heldBack: 'Was reached on 20 Nov 2026.', nextStep: 'LOOK' })
     expect(looked.find('.notice').text()).toBe('Was reached on 20 Nov 2026.')
@@ -113,11 +113,11 @@ describe('the person in hand', () => {
   })
 
   it('says what became of those who are done with', async () => {
-    const closed = await inHand({ state: 'CLOSED', changedOn: '2026-11-20' })
+    const closed = await inHand({ open: false, state: 'CLOSED', changedOn: '2026-11-20' })
     expect(closed.text()).toContain('closed, 20 Nov 2026')
     await button(closed, 'Open again (r)').trigger('click')
     expect(closed.emitted('reopen')).toHaveLength(1)
-    const done = await inHand({ state: 'DONE', changedOn: '2026-11-21' })
+    const done = await inHand({ open: false, state: 'DONE', changedOn: '2026-11-21' })
     expect(done.text()).toContain('done, 21 Nov 2026')
     expect(done.find('.outcomes').exists()).toBe(false)
   })

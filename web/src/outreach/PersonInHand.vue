@@ -8,7 +8,7 @@ import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Textarea from 'primevue/textarea'
 import { computed, ref, useTemplateRef, watch } from 'vue'
-import { isHeldBack, isOpen, type DeskRow } from './queues'
+import type { DeskRow } from './queues'
 import { STATES, STEPS } from './words'
 
 /** Whoever is worked on: why they are on the list, how to reach them, what came of it, and what was done before. */
@@ -46,7 +46,7 @@ const { data: view, error } = useQuery({
   queryFn: () => send<Schemas['PersonView']>(`${address.value}/people/${id.value}`),
 })
 const { data: log } = useQuery({
-  queryKey: computed(() => ['lists', list, 'desk', row.person.id]),
+  queryKey: computed(() => ['lists', list, 'desk', 'log', row.person.id]),
   queryFn: () => send<Schemas['PersonLog']>(`${address.value}/desk/people/${id.value}`),
 })
 
@@ -95,8 +95,8 @@ defineExpose({ focusNote })
     </header>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-if="row.setAside" class="notice" role="status">Set aside. {{ row.setAside }}</p>
-    <p v-else-if="row.heldBack" class="notice" :class="{ calm: !isHeldBack(row) }" role="status">
-      <template v-if="isHeldBack(row)">Held back: </template>{{ row.heldBack }}
+    <p v-else-if="row.heldBack" class="notice" :class="{ calm: !row.held }" role="status">
+      <template v-if="row.held">Held back: </template>{{ row.heldBack }}
     </p>
     <p v-if="theirs" class="notice calm" role="status">
       {{ row.inHand?.name }} has this person in hand.
@@ -136,7 +136,7 @@ defineExpose({ focusNote })
     </ul>
     <PersonPanel v-if="shownReasons && view" :view="view" :as-of="asOf" class="reasons" />
 
-    <template v-if="isOpen(row) && !row.setAside">
+    <template v-if="row.open && !row.setAside">
       <h3>
         What came of it <span class="quiet">next: {{ next }}</span>
       </h3>
@@ -169,7 +169,7 @@ defineExpose({ focusNote })
       @keydown.esc.prevent.stop="($event.target as HTMLElement).blur()"
     />
     <div v-if="mayWork" class="do">
-      <template v-if="isOpen(row)">
+      <template v-if="row.open">
         <Button
           v-if="!row.inHand"
           size="small"
@@ -207,7 +207,7 @@ defineExpose({ focusNote })
       <template v-else-if="row.state === 'CLOSED'">
         <Button size="small" label="Open again (r)" @click="emit('reopen')" />
       </template>
-      <span v-if="!isOpen(row)" class="quiet">
+      <span v-if="!row.open" class="quiet">
         {{ STATES[row.state] }}, {{ dayWords(row.changedOn) }}
       </span>
     </div>

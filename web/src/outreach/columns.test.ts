@@ -1,14 +1,6 @@
 import { deskRow } from '@/testing/rows'
 import { describe, expect, it } from 'vitest'
-import {
-  columnOf,
-  COLUMNS,
-  columnsOf,
-  sorted,
-  USUAL_VIEW,
-  usualView,
-  type ColumnId,
-} from './columns'
+import { columnOf, COLUMNS, columnsOf, type ColumnId } from './columns'
 import type { DeskRow } from './queues'
 
 const TODAY = '2026-11-26'
@@ -37,10 +29,7 @@ describe('a column of the desk', () => {
     ['state', { state: 'IN_PROGRESS' }, 'in progress'],
     ['joined', { joinedOn: '2026-11-01' }, '1 Nov 2026'],
     ['why', {}, 'No check on record.'],
-    ['why', { heldBack: 'Asked not to be contacted.' }, 'Asked not to be contacted.'],
-    ['why', { heldBack: 'Was reached.', nextStep: 'LOOK' }, 'No check on record.'],
-    ['why', { setAside: 'for good: moved', heldBack: 'x' }, 'for good: moved'],
-    ['why', { state: 'DONE', setAside: 'for good: moved' }, 'No check on record.'],
+    ['why', { said: 'Asked not to be contacted.' }, 'Asked not to be contacted.'],
   ] as [ColumnId, Partial<DeskRow>, string][])('%s of %j says “%s”', (column, is, says) => {
     expect(text(column, is)).toBe(says)
   })
@@ -56,53 +45,11 @@ describe('a column of the desk', () => {
     expect([mobile?.telling, columnOf('field:sex')?.telling]).toEqual([true, false])
   })
 
-  it('of what a criterion finds says days as days, sorts numbers as numbers and is not veiled', () => {
+  it('of what a criterion finds says days as days and is not veiled', () => {
     const [found] = columnsOf([{ name: 'Soak: latest value', ofCriterion: true }]).slice(-1)
-    const rows = ['10 mm', '9.5 mm', ''].map((cell, i) =>
-      deskRow(`${i}`, { shown: { 'Soak: latest value': cell } }),
-    )
-    const view = { ...USUAL_VIEW, sortBy: found?.id ?? 'name' }
-    expect(sorted(rows.slice(0, 2), view, TODAY).map((row) => row.person.id)).toEqual(['1', '0'])
     expect([found?.name, found?.telling]).toEqual(['Soak: latest value', undefined])
     const day = deskRow('Marl', { shown: { 'Soak: latest value': '2026-03-05' } })
     expect(found?.text(day, TODAY)).toBe('5 Mar 2026')
-  })
-})
-
-describe('the order of the desk', () => {
-  const rows = [
-    deskRow('C', { due: '', nextOn: '' }),
-    deskRow('A', { due: '2026-02-01', nextOn: '2026-12-01' }),
-    deskRow('B', { due: 'never', nextOn: '2026-11-01' }),
-    deskRow('D', { due: '2026-02-01', nextOn: '2026-12-01' }),
-  ]
-  const order = (sortBy: ColumnId, descending = false) =>
-    sorted(rows, { ...USUAL_VIEW, sortBy, descending }, TODAY)
-      .map((row) => row.person.id)
-      .join('')
-
-  it('goes by the due date, never first and none last, then by name', () => {
-    expect(order('due')).toBe('BADC')
-    expect(order('due', true)).toBe('CADB')
-  })
-
-  it('goes by what comes next, and by name', () => {
-    expect(order('next')).toBe('BADC')
-    expect(order('name', true)).toBe('DCBA')
-  })
-
-  it('goes by the place that the set gives, whatever is due', () => {
-    const placed = ['C', 'A', 'B'].map((id, place) => deskRow(id, { place }))
-    const shuffled = sorted(placed.toReversed(), usualView([], true), TODAY)
-    expect(shuffled.map((row) => row.person.id)).toEqual(['C', 'A', 'B'])
-  })
-
-  it('keeps those of a group together', () => {
-    const grouped = sorted(rows, { ...USUAL_VIEW, sortBy: 'name', groupBy: 'due' }, TODAY)
-    expect(grouped.map((row) => row.due)).toEqual(
-      expect.arrayContaining(['', '2026-02-01', '2026-02-01', 'never']),
-    )
-    const index = grouped.findIndex((row) => row.due === '2026-02-01')
-    expect(grouped[index + 1]?.due).toBe('2026-02-01')
+    expect(found?.text(deskRow('Marl'), TODAY)).toBe('')
   })
 })

@@ -1,7 +1,7 @@
 import type { Schemas } from '@/api/client'
 import { dayWords, shortDayWords } from '@/days'
-import { cellWords, headingWords, sortKey, tellsWho } from '@/fields'
-import { daysBetween, isHeldBack, isOpen, type DeskRow } from './queues'
+import { cellWords, headingWords, tellsWho } from '@/fields'
+import { daysBetween, type DeskRow } from './queues'
 import { STATES, stepWords } from './words'
 
 /** A column that a set shows besides. */
@@ -35,7 +35,7 @@ type OwnColumnId =
   | 'by'
   | 'why'
 
-/** A column of the desk: what it shows of somebody, and by what it sorts. */
+/** A column of the desk: what it shows of somebody. By what it sorts, the server knows. */
 export interface DeskColumn {
   id: ColumnId
   name: string
@@ -44,13 +44,6 @@ export interface DeskColumn {
   /** Whether it tells who somebody is, and is veiled. */
   telling?: boolean
   text: (row: DeskRow, today: string) => string
-  key?: (row: DeskRow, today: string) => string | number
-}
-
-const NO_DUE_DATE = '9999-12-31'
-
-function overdue(row: DeskRow, today: string): number {
-  return row.due === 'never' ? Number.MAX_SAFE_INTEGER : row.due ? daysBetween(row.due, today) : -1
 }
 
 export const COLUMNS: readonly DeskColumn[] = [
@@ -60,24 +53,21 @@ export const COLUMNS: readonly DeskColumn[] = [
     name: 'Age',
     width: '44px',
     text: (row) => row.person.age,
-    key: (row) => Number.parseInt(row.person.age || '-1'),
   },
   {
     id: 'due',
     name: 'Due',
     width: '92px',
     text: (row) => (row.due === 'never' ? 'never met' : row.due ? dayWords(row.due) : ''),
-    key: (row) => (row.due === 'never' ? '' : row.due || NO_DUE_DATE),
   },
   {
     id: 'overdue',
     name: 'Days late',
     width: '70px',
     text: (row, today) => {
-      const days = overdue(row, today)
-      return row.due === 'never' || days < 0 ? '' : String(days)
+      const days = row.due === 'never' || row.due === '' ? -1 : daysBetween(row.due, today)
+      return days < 0 ? '' : String(days)
     },
-    key: overdue,
   },
   { id: 'band', name: 'Band', width: '1.5fr', text: (row) => row.band },
   {
@@ -88,7 +78,6 @@ export const COLUMNS: readonly DeskColumn[] = [
       row.nextStep === 'NONE'
         ? ''
         : `${stepWords(row.nextStep)}, ${shortDayWords(row.nextOn, today)}`,
-    key: (row) => row.nextOn || NO_DUE_DATE,
   },
   {
     id: 'hand',
@@ -104,7 +93,6 @@ export const COLUMNS: readonly DeskColumn[] = [
       row.lastAttempt
         ? `${row.lastAttempt.outcome}, ${shortDayWords(row.lastAttempt.on, today)}`
         : '',
-    key: (row) => row.lastAttempt?.on ?? '',
   },
   {
     id: 'phone',
@@ -120,20 +108,14 @@ export const COLUMNS: readonly DeskColumn[] = [
     name: 'Joined',
     width: '92px',
     text: (row) => dayWords(row.joinedOn),
-    key: (row) => row.joinedOn,
   },
   { id: 'also', name: 'Also on', width: '1fr', text: (row) => row.alsoOn.join(', ') },
   { id: 'state', name: 'State', width: '0.8fr', text: (row) => STATES[row.state] },
   { id: 'standing', name: 'Pile', width: '84px', text: (row) => PILES[row.standing] },
   { id: 'language', name: 'Language', width: '72px', text: (row) => row.language },
   { id: 'by', name: 'Contact by', width: '80px', text: (row) => row.contactBy },
-  { id: 'why', name: 'Why', width: '2fr', text: why },
+  { id: 'why', name: 'Why', width: '2fr', text: (row) => row.said },
 ]
-
-function why(row: DeskRow): string {
-  const held = isHeldBack(row) ? row.heldBack : undefined
-  return (isOpen(row) ? (row.setAside ?? held) : undefined) ?? row.why
-}
 
 const PILES = { ON: 'on the list', CHECK: 'to check', OFF: 'off the list' }
 
@@ -164,7 +146,6 @@ function foundColumn(name: string): DeskColumn {
     name,
     width: '1fr',
     text: (row) => cellWords(said(row)),
-    key: (row) => sortKey(said(row)),
   }
 }
 
@@ -226,50 +207,4 @@ export function usualView(show: readonly Shown[], isOrdered: boolean): View {
     columns: [...before, ...further, ...after.slice(0, Math.max(1, ROOM - further.length))],
     sortBy: isOrdered ? SET_ORDER : USUAL_VIEW.sortBy,
   }
-}
-
-function compare(one: string | number, other: string | number): number {
-  return typeof one === 'number' && typeof other === 'number'
-    ? one - other
-    : String(one).localeCompare(String(other), 'en', { sensitivity: 'base' })
-}
-
-/** Sorts by a view: by its group, by its column, and then by name. By due date, who is to check comes last. */
-export function sorted(rows: readonly DeskRow[], view: View, today: string): DeskRow[] {
-  const by = columnOf(view.sortBy)
-  const group = columnOf(view.groupBy)
-  const key = (column: DeskColumn, row: DeskRow) => (column.key ?? column.text)(row, today)
-  return [...rows].sort(
-    (one, other) =>
-      (group ? compare(group.text(one, today), group.text(other, today)) : 0) ||
-      (view.sortBy === 'due'
-        ? Number(one.standing === 'CHECK') - Number(other.standing === 'CHECK')
-        : 0) ||
-      (view.sortBy === SET_ORDER ? (one.place ?? 0) - (other.place ?? 0) : 0) ||
-      (by ? compare(key(by, one), key(by, other)) * (view.descending ? -1 : 1) : 0) ||
-      compare(one.person.name, other.person.name),
-  )
-}
-
-/** A line of the desk: somebody, or the heading above those of a group. */
-export type Line = { row: DeskRow } | { heading: string; people: number }
-
-/** The rows in their order, with a heading above each group where the view has groups. */
-export function linesOf(rows: readonly DeskRow[], view: View, today: string): Line[] {
-  const group = columnOf(view.groupBy)
-  if (!group) {
-    return rows.map((row) => ({ row }))
-  }
-  const lines: Line[] = []
-  let heading: { heading: string; people: number } | undefined
-  for (const row of rows) {
-    const words = group.text(row, today) || 'none'
-    if (heading?.heading !== words) {
-      heading = { heading: words, people: 0 }
-      lines.push(heading)
-    }
-    heading.people += 1
-    lines.push({ row })
-  }
-  return lines
 }

@@ -107,12 +107,12 @@ describe('how a list is worked', () => {
       hold: { appointmentDays: 60, reachedDays: 14, doNotContact: true, noWay: true },
       parts: [],
     },
-    rows: [deskRow('Marl'), deskRow('Vask')],
   }
 
   it('is saved as it was changed, with the revision that was seen', async () => {
     const asked = serving({
       'GET /api/colleagues': COLLEAGUES,
+      'GET /api/lists/kidney/desk/manner/parts': { sites: ['Mill Lane'], providers: [] },
       'PUT /api/lists/kidney/desk/manner': {},
     })
     const wrapper = await opened(MannerDialog, { id: 'kidney', desk })

@@ -1,8 +1,10 @@
 import { Refusal, serving, shown, type Asked } from '@/testing'
-import { deskRow } from '@/testing/rows'
+import { deskRow, markOf } from '@/testing/rows'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, ref } from 'vue'
+import { send } from '@/api/client'
+import { useQuery } from '@tanstack/vue-query'
 import { useDesk } from './useDesk'
 
 type Work = { kind: string; batch: string; people: { person: string; revision: number }[] }
@@ -11,18 +13,20 @@ afterEach(() => {
   vi.unstubAllGlobals()
 })
 
-const DESK = { name: 'Kidney', rows: [deskRow('Marl')], outcomes: [], right: 'WORK' }
-
 /** The desk of a list whose server answers work so. */
 async function desk(answer: (asked: Asked) => unknown) {
   const asked = serving({
-    'GET /api/lists/kidney/desk': DESK,
+    'GET /api/lists/kidney/desk': { rows: [] },
     'POST /api/lists/kidney/desk/work': answer,
   })
   let used: ReturnType<typeof useDesk> | undefined
   await shown(
     defineComponent(() => {
       used = useDesk(ref('kidney'))
+      useQuery({
+        queryKey: ['lists', 'kidney', 'desk', 'page'],
+        queryFn: () => send('/api/lists/kidney/desk'),
+      })
       return () => h('div')
     }),
     {},
@@ -34,6 +38,8 @@ async function desk(answer: (asked: Asked) => unknown) {
   return { desk: used, asked, works }
 }
 
+const about = (...row: Parameters<typeof deskRow>) => markOf(deskRow(...row))
+
 const all = (asked: Asked) => ({
   done: (asked.body as Work).people.map((one) => one.person),
   refused: [],
@@ -42,7 +48,7 @@ const all = (asked: Asked) => ({
 describe('work at the desk', () => {
   it('is sent with the revision that was seen, and the desk is read again', async () => {
     const { desk: kidney, works, asked } = await desk(all)
-    const done = await kidney.work('ATTEMPT', [deskRow('Marl', { revision: 7 })], 'Reached', {
+    const done = await kidney.work('ATTEMPT', [about('Marl', { revision: 7 })], 'Reached', {
       outcome: 'reached',
       everywhere: true,
     })
@@ -62,7 +68,7 @@ describe('work at the desk', () => {
 
   it('about very many goes in pieces that are one thing to undo', async () => {
     const { desk: kidney, works } = await desk(all)
-    const rows = Array.from({ length: 4500 }, (_, i) => deskRow(`p${String(i)}`))
+    const rows = Array.from({ length: 4500 }, (_, i) => about(`p${String(i)}`))
     await kidney.work('ATTEMPT', rows, 'Sent letter', { outcome: 'sent-letter' })
     expect(works().map((one) => one.people.length)).toEqual([2000, 2000, 500])
     expect(new Set(works().map((one) => one.batch)).size).toBe(1)
@@ -73,14 +79,14 @@ describe('work at the desk', () => {
       done: [],
       refused: [{ person: 'Marl', why: 'Ines Wray has this person in hand.' }],
     }))
-    expect(await kidney.work('TAKE', [deskRow('Marl')], 'Taken')).toBe(false)
+    expect(await kidney.work('TAKE', [about('Marl')], 'Taken')).toBe(false)
     expect(kidney.told.value).toBe('')
     expect(kidney.canUndo.value).toBe(false)
   })
 
   it('that does not reach the server is not told as done', async () => {
     const { desk: kidney } = await desk(() => new Refusal(500, 'Something went wrong.'))
-    expect(await kidney.work('TAKE', [deskRow('Marl')], 'Taken')).toBe(false)
+    expect(await kidney.work('TAKE', [about('Marl')], 'Taken')).toBe(false)
     expect(kidney.canUndo.value).toBe(false)
   })
 
@@ -95,11 +101,11 @@ describe('undo', () => {
   it('takes back the last thing first', async () => {
     const undone: string[] = []
     const { desk: kidney, works } = await desk(all)
-    await kidney.work('TAKE', [deskRow('Marl')], 'Taken')
-    await kidney.work('ATTEMPT', [deskRow('Marl')], 'No answer', { outcome: 'no-answer' })
+    await kidney.work('TAKE', [about('Marl')], 'Taken')
+    await kidney.work('ATTEMPT', [about('Marl')], 'No answer', { outcome: 'no-answer' })
     const [take, attempt] = works().map((one) => one.batch)
     serving({
-      'GET /api/lists/kidney/desk': DESK,
+      'GET /api/lists/kidney/desk': { rows: [] },
       [`DELETE /api/lists/kidney/desk/work/${String(take)}`]: () => {
         undone.push('take')
         return { done: ['Marl'], refused: [] }
@@ -119,9 +125,9 @@ describe('undo', () => {
 
   it('of what somebody went on from is not told as done', async () => {
     const { desk: kidney, works } = await desk(all)
-    await kidney.work('TAKE', [deskRow('Marl')], 'Taken')
+    await kidney.work('TAKE', [about('Marl')], 'Taken')
     serving({
-      'GET /api/lists/kidney/desk': DESK,
+      'GET /api/lists/kidney/desk': { rows: [] },
       [`DELETE /api/lists/kidney/desk/work/${String(works()[0]?.batch)}`]: {
         done: [],
         refused: [{ person: 'Marl', why: 'This went on meanwhile.' }],

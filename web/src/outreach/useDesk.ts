@@ -1,28 +1,28 @@
 import { Problem, send, sentenceOf, type Schemas } from '@/api/client'
 import { sendWork, workOf, type WorkFields } from '@/api/work'
 import { count } from '@/stick'
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQueryClient } from '@tanstack/vue-query'
 import { useToast } from 'primevue/usetoast'
 import { computed, shallowRef, watch, type Ref } from 'vue'
-import type { DeskRow } from './queues'
 
 type Work = Schemas['Work']
 
 /** The server does it about so many at once; what is done about more is still one thing to undo. */
 const AT_ONCE = 2000
 
-/** The desk of a list as the server has it, and what is done at it. */
+/** Somebody about whom something is done, as they were seen. */
+export interface Target {
+  person: string
+  revision: number
+}
+
+/** What is done at the desk of a list. */
 export function useDesk(list: Ref<string>) {
   const queries = useQueryClient()
   const toast = useToast()
   const addressOf = (id: string) => `/api/lists/${encodeURIComponent(id)}/desk`
   /** What can be undone, the last one last. */
   const done = shallowRef<{ batch: string; words: string }[]>([])
-
-  const { data: desk, error } = useQuery({
-    queryKey: computed(() => ['lists', list.value, 'desk']),
-    queryFn: () => send<Schemas['DeskView']>(addressOf(list.value)),
-  })
 
   function readAgain(id: string): Promise<void> {
     return queries.invalidateQueries({ queryKey: ['lists', id, 'desk'] })
@@ -52,16 +52,16 @@ export function useDesk(list: Ref<string>) {
   /** Does it about these people; says what was refused. Gives whether it was done about anybody. */
   async function work(
     kind: Work['kind'],
-    rows: readonly DeskRow[],
+    about: readonly Target[],
     words: string,
     fields: WorkFields = {},
   ): Promise<boolean> {
-    if (rows.length === 0) {
+    if (about.length === 0) {
       return false
     }
     const wanted = workOf(kind, fields)
     const at = list.value
-    const people = rows.map((row) => ({ person: row.person.id, revision: row.revision }))
+    const people = about.map(({ person, revision }) => ({ person, revision }))
     let finished = 0
     const refused: Schemas['Refusal'][] = []
     try {
@@ -114,5 +114,5 @@ export function useDesk(list: Ref<string>) {
     await readAgain(at)
   }
 
-  return { desk, error, work, undo, told, canUndo: computed(() => done.value.length > 0) }
+  return { work, warn, undo, told, canUndo: computed(() => done.value.length > 0) }
 }

@@ -51,7 +51,7 @@ describe('how the desk is laid out', () => {
   it('shows what the set shows, in the order of the set, until somebody lays it out otherwise', async () => {
     const desk = {
       show: shownFields('mobile', 'site', 'Score'),
-      rows: [deskRow('Marl', { place: 0 })],
+      ordered: true,
     }
     const { views: own } = await views([], desk)
     expect(own.view.value.columns).toEqual([

@@ -14,11 +14,11 @@ export function useViews(list: Ref<string>, desk: Ref<Schemas['DeskView'] | unde
   /** As a text, so that a desk that is read anew and shows the same changes nothing here. */
   const shown = computed(() => JSON.stringify(desk.value?.show ?? []))
   const show = computed(() => JSON.parse(shown.value) as Shown[])
-  const isOrdered = computed(() => desk.value?.rows.some((row) => row.place !== undefined) ?? false)
+  const isOrdered = computed(() => desk.value?.ordered ?? false)
   const usual = computed(() => usualView(show.value, isOrdered.value))
   const columns = computed(() => columnsOf(show.value))
 
-  const { data } = useQuery({
+  const { data, isPending } = useQuery({
     queryKey: key,
     queryFn: () => send<Schemas['OwnViewsKept']>(address.value),
     staleTime: Infinity,
@@ -89,5 +89,5 @@ export function useViews(list: Ref<string>, desk: Ref<Schemas['DeskView'] | unde
     }
   }
 
-  return { view, views, usual, columns, use, save: keep }
+  return { view, views, usual, columns, isPending, use, save: keep }
 }

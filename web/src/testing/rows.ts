@@ -30,11 +30,24 @@ export function deskRow(id: string, is: Partial<DeskRow> = {}): DeskRow {
     joinedOn: '2026-11-01',
     changedOn: '2026-11-01',
     why: 'No check on record.',
+    said: 'No check on record.',
+    open: true,
+    held: false,
     nextStep: 'CALL',
     nextOn: '2026-11-01',
     alsoOn: [],
     beyondTop: false,
     shown: {},
     ...is,
+  }
+}
+
+/** Somebody at the desk as somebody about whom something is done. */
+export function markOf(row: DeskRow): Schemas['Marked'] {
+  return {
+    person: row.person.id,
+    revision: row.revision,
+    standing: row.standing,
+    mine: row.inHand?.mine ?? false,
   }
 }

@@ -60,7 +60,7 @@ class ListController {
 
     private final CriteriaSets sets;
     private final ListCriteria criteria;
-    private final Readings readings;
+    private final ListSummaries summaries;
     private final Evaluators evaluators;
     private final PeopleReader people;
     private final ListedPeople listed;
@@ -72,7 +72,7 @@ class ListController {
     ListController(
             CriteriaSets sets,
             ListCriteria criteria,
-            Readings readings,
+            ListSummaries summaries,
             Evaluators evaluators,
             PeopleReader people,
             ListedPeople listed,
@@ -82,7 +82,7 @@ class ListController {
             AuditLog audit) {
         this.sets = sets;
         this.criteria = criteria;
-        this.readings = readings;
+        this.summaries = summaries;
         this.listed = listed;
         this.sharing = sharing;
         this.accounts = accounts;
@@ -91,37 +91,6 @@ class ListController {
         this.people = people;
         this.audit = audit;
     }
-
-    /**
-     * @param bands those on the list by the set's bands, in their order, then those in none; empty where it has no bands
-     * @param readOn the day of the reading that these numbers are of; nothing where they are of now
-     * @param dials as they are set for the list
-     * @param sharing “private”, or with whom it is shared
-     * @param doubts what looks wrong about the set over the records of now, in sentences
-     * @param problem why the set cannot be evaluated over the records of now; empty where it can
-     */
-    record ListSummary(
-            String id,
-            String name,
-            String purpose,
-            int on,
-            int toCheck,
-            int has,
-            int eligible,
-            boolean shouldHave,
-            List<BandPart> bands,
-            Optional<String> readOn,
-            List<DialSetting> dials,
-            String sharing,
-            List<String> doubts,
-            String problem) {}
-
-    /**
-     * How many on a list are in a band.
-     *
-     * @param band empty for those in none
-     */
-    record BandPart(String band, int people) {}
 
     /**
      * @param dials as they are set for the list, or for this look at it
@@ -139,13 +108,10 @@ class ListController {
             int all,
             List<ListRow> rows) {}
 
+    /** The lists that whoever asks may see. */
     @GetMapping
     List<ListSummary> all() {
-        Evaluator evaluator = evaluators.asOf(Optional.empty());
-        return sets.inForce().stream()
-                .filter(set -> sharing.here(set.id()).includes(Right.VIEW))
-                .map(set -> summary(set, evaluator))
-                .toList();
+        return summaries.here();
     }
 
     /**
@@ -294,60 +260,6 @@ class ListController {
                         .toList());
     }
 
-    /** By its last reading, as the desk is; where there is none of what is published, by the records of now. */
-    private ListSummary summary(SavedSet saved, Evaluator evaluator) {
-        Optional<TakenReading> last = readings.latest(saved.id()).filter(one -> one.version() == saved.version());
-        try {
-            CriteriaSet set = readOrSay(saved, evaluator);
-            Reading now = evaluator.read(set);
-            return new ListSummary(
-                    saved.id(),
-                    saved.publishedName(),
-                    set.purpose(),
-                    last.map(TakenReading::onList).orElseGet(now.list()::yesCount),
-                    last.map(TakenReading::toCheck).orElseGet(now.list()::unsureCount),
-                    last.map(TakenReading::has).orElseGet(now.eligibleAndHas()::yesCount),
-                    last.map(TakenReading::eligible).orElseGet(now.eligible()::yesCount),
-                    set.shouldHaveInForce().isPresent(),
-                    bands(set, last.map(readings::inBands).orElseGet(() -> inBands(evaluator, now))),
-                    last.map(one -> one.asOf().toString()),
-                    criteria.settings(saved, set, evaluator.population().fields()),
-                    sharing.withWhom(saved.id()),
-                    Doubts.messages(evaluator, now),
-                    "");
-        } catch (InvalidCriteria invalid) {
-            return new ListSummary(
-                    saved.id(),
-                    saved.publishedName(),
-                    "",
-                    0,
-                    0,
-                    0,
-                    0,
-                    false,
-                    List.of(),
-                    Optional.empty(),
-                    List.of(),
-                    sharing.withWhom(saved.id()),
-                    List.of(),
-                    WRONG);
-        }
-    }
-
-    private static Map<String, Integer> inBands(Evaluator evaluator, Reading now) {
-        return evaluator.members(now).stream()
-                .filter(member -> member.state() == ListMember.State.ON)
-                .collect(Collectors.toMap(member -> member.band().orElse(""), _ -> 1, Integer::sum));
-    }
-
-    private static List<BandPart> bands(CriteriaSet set, Map<String, Integer> people) {
-        return set.bands().isEmpty()
-                ? List.of()
-                : Stream.concat(set.bands().stream().map(Band::name).distinct(), Stream.of(""))
-                        .map(name -> new BandPart(name, people.getOrDefault(name, 0)))
-                        .toList();
-    }
-
     private CriteriaSet read(SavedSet saved, Map<String, String> settings, Evaluator evaluator) {
         try {
             return criteria.of(saved, settings, evaluator.population().fields());
@@ -360,9 +272,5 @@ class ListController {
                             : "The list cannot be looked at with these settings: "
                                     + ListCriteria.firstProblem(invalid));
         }
-    }
-
-    private CriteriaSet readOrSay(SavedSet saved, Evaluator evaluator) throws InvalidCriteria {
-        return criteria.of(saved, evaluator.population().fields());
     }
 }

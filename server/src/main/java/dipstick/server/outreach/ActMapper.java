@@ -95,6 +95,11 @@ interface ActMapper {
             + " WHERE e.set_id = #{set} AND a.kind = 'ATTEMPT' AND NOT a.undone GROUP BY a.person)")
     List<DeskAct> lastAttempts(String set);
 
+    /** The latest attempt with one of them. */
+    @Select("SELECT " + COLUMNS + " FROM outreach_act WHERE id = (SELECT MAX(id) FROM outreach_act"
+            + " WHERE person = #{person} AND kind = 'ATTEMPT' AND NOT undone)")
+    Optional<DeskAct> lastAttemptWith(String person);
+
     record Reached(String person, LocalDate onDay) {}
 
     /**
@@ -160,6 +165,12 @@ interface ActMapper {
 
     @Select("SELECT person, account, since FROM in_hand WHERE account = #{account} ORDER BY person")
     List<Hand> handsOf(String account);
+
+    /** How those came to somebody's hand whom another one gave them, if nobody went on with them since. */
+    @Select("SELECT " + COLUMNS + " FROM outreach_act WHERE kind IN ('GIVEN', 'HANDED_OVER') AND id IN (SELECT MAX(a.id)"
+            + " FROM outreach_act a JOIN in_hand h ON h.person = a.person"
+            + " WHERE h.account = #{account} AND NOT a.undone AND a.account <> '' GROUP BY a.person) ORDER BY person")
+    List<DeskAct> handedTo(String account);
 
     /** A number of something of each colleague of whom there is any. */
     record CountOf(String account, int number) {}

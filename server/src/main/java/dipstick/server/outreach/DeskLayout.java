@@ -17,6 +17,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** What a set shows of those at the desk besides, and in which order they stand ({@code show} and {@code order}). */
 final class DeskLayout {
@@ -26,10 +27,10 @@ final class DeskLayout {
     private final List<String> bands;
 
     /** @param set as it is published; nothing where it does not fit the records */
-    DeskLayout(Evaluator evaluator, Optional<CriteriaSet> set, List<Entry> entries) {
+    DeskLayout(Evaluator evaluator, Optional<CriteriaSet> set, List<Place> places) {
         this.records = evaluator.population();
         BitSet who = new BitSet();
-        entries.forEach(entry -> records.find(entry.person()).ifPresent(who::set));
+        places.forEach(place -> records.find(place.person()).ifPresent(who::set));
         this.bands = set.map(CriteriaSet::bands).orElse(List.of()).stream()
                 .map(Band::name)
                 .distinct()
@@ -70,12 +71,12 @@ final class DeskLayout {
      * By person, where they stand in the order of the set; nothing where it gives none and shows all. Who is not on it stands
      * last.
      */
-    Optional<Map<String, Integer>> places(List<Entry> entries) {
-        return layout.filter(shown -> shown.isOrdered() || shown.top().isPresent())
+    Optional<Map<String, Integer>> places(List<Place> shown) {
+        return layout.filter(by -> by.isOrdered() || by.top().isPresent())
                 .map(ordered -> {
                     Map<String, Integer> places = new HashMap<>();
-                    entries.forEach(entry -> places.put(entry.person(), entries.size()));
-                    List<String> people = ordered(ordered, entries, Entry.Standing.ON, Entry.Standing.CHECK);
+                    shown.forEach(place -> places.put(place.person(), shown.size()));
+                    List<String> people = ordered(ordered, shown.stream(), Entry.Standing.ON, Entry.Standing.CHECK);
                     for (int place = 0; place < people.size(); place++) {
                         places.put(people.get(place), place);
                     }
@@ -84,16 +85,16 @@ final class DeskLayout {
     }
 
     /** Those who are on the list and still to be contacted, and whom the set does not show so far. */
-    Set<String> beyondTop(List<Entry> entries) {
-        List<String> ordered = layout.filter(shown -> shown.top().isPresent())
-                .map(shown ->
-                        ordered(shown, entries.stream().filter(Entry::isOpen).toList(), Entry.Standing.ON))
+    Set<String> beyondTop(List<Place> shown) {
+        List<String> ordered = layout.filter(by -> by.top().isPresent())
+                .map(by -> ordered(
+                        by, shown.stream().filter(place -> place.entry().isOpen()), Entry.Standing.ON))
                 .orElse(List.of());
         return Set.copyOf(ordered.subList(Math.min(ordered.size(), top().orElse(0)), ordered.size()));
     }
 
-    private List<String> ordered(ListLayout by, List<Entry> entries, Entry.Standing... of) {
-        List<ListMember> members = entries.stream()
+    private List<String> ordered(ListLayout by, Stream<Place> places, Entry.Standing... of) {
+        List<ListMember> members = places.map(Place::entry)
                 .filter(entry -> List.of(of).contains(entry.standing()))
                 .flatMap(entry -> member(entry).stream())
                 .toList();

@@ -13,6 +13,8 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -77,7 +79,12 @@ class DeskUndo {
                 refused.add(new Refusal(act.person(), refusal.why()));
             }
         }
-        events.publishEvent(new ListsTouched(touched));
+        events.publishEvent(new ListsTouched(
+                touched,
+                Set.copyOf(finished),
+                Stream.concat(Stream.of(who.name()), done.stream().map(DeskAct::handBefore))
+                        .collect(Collectors.toSet()),
+                true));
         audit.record(Act.LIST_WORKED, set + ": undone, " + String.join(", ", finished));
         return new WorkDone(finished, refused);
     }

@@ -114,7 +114,7 @@ class DeskWork {
                 }
             }
             if (!finished.isEmpty()) {
-                events.publishEvent(new ListsTouched(doing.touched));
+                events.publishEvent(doing.told(finished));
                 audit.record(Act.LIST_WORKED, set + ": " + work.kind() + ", " + String.join(", ", finished));
             }
             WorkDone done = new WorkDone(finished, refused);
@@ -161,6 +161,7 @@ class DeskWork {
         private final LocalDate day = today.day();
         private final Map<String, AttemptOutcome> known = outcomes.byId();
         private final Set<String> touched = new HashSet<>();
+        private final Set<String> hands = new HashSet<>();
         private final boolean mayReassign;
 
         Doing(String set, Work work, Colleague who, Optional<Colleague> to) {
@@ -171,6 +172,13 @@ class DeskWork {
             this.mayReassign = (work.kind() == Work.Kind.GIVE || work.kind() == Work.Kind.LET_GO)
                     && sharing.here(set).includes(Right.CHANGE);
             touched.add(set);
+            hands.add(who.name());
+            to.ifPresent(receiver -> hands.add(receiver.name()));
+        }
+
+        ListsTouched told(List<String> finished) {
+            boolean open = work.kind() == Work.Kind.CLOSE || work.kind() == Work.Kind.REOPEN;
+            return new ListsTouched(touched, Set.copyOf(finished), hands, open);
         }
 
         void about(Work.Target target) throws Refused {
@@ -185,6 +193,7 @@ class DeskWork {
                         + ". What you did was not saved; look at what is new.");
             }
             String handBefore = hand.map(Hand::account).orElse("");
+            hand.ifPresent(one -> hands.add(one.account()));
             switch (work.kind()) {
                 case TAKE -> take(entry, handBefore);
                 case LET_GO -> letGo(entry, handBefore);

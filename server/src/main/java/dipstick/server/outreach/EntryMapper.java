@@ -31,6 +31,11 @@ interface EntryMapper {
     @Select("SELECT " + COLUMNS + " FROM list_entry WHERE " + OPEN + " ORDER BY id")
     List<Entry> open();
 
+    /** Those of whoever somebody has in hand, where something comes next. */
+    @Select("SELECT e.* FROM in_hand h JOIN list_entry e ON e.person = h.person"
+            + " WHERE h.account = #{account} AND e.next_on <> '' AND e." + OPEN + " ORDER BY e.person, e.set_id")
+    List<Entry> plannedInHandOf(String account);
+
     @Select("SELECT " + COLUMNS + " FROM list_entry WHERE set_id = #{set} AND person = #{person}")
     Optional<Entry> find(String set, String person);
 
@@ -45,11 +50,13 @@ interface EntryMapper {
     @Select("SELECT id FROM list_entry WHERE set_id = #{set} ORDER BY id FOR UPDATE")
     List<Long> lockSet(String set);
 
-    /** The open entries on other lists of those who have one on this. */
-    @Select(
-            "SELECT " + COLUMNS + " FROM list_entry o WHERE o.set_id <> #{set} AND o." + OPEN
-                    + " AND EXISTS (SELECT 1 FROM list_entry e WHERE e.set_id = #{set} AND e.person = o.person) ORDER BY o.set_id")
-    List<Entry> onOtherLists(String set);
+    /** That somebody is to be contacted on a list. */
+    record OpenOn(String person, String setId) {}
+
+    /** All lists on which these are to be contacted. */
+    @Select("SELECT person, set_id FROM UNNEST(CAST(#{people, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}"
+            + " AS VARCHAR ARRAY)) AS asked(who) JOIN list_entry ON person = who WHERE " + OPEN + " ORDER BY set_id")
+    List<OpenOn> openOf(@Param("people") String[] people);
 
     /** New entries of one list, that all joined on one day; many at once, since a list can be long. */
     default void insertAll(List<Entry> joined) {

@@ -1,26 +1,21 @@
 package dipstick.server.outreach;
 
 import dipstick.server.accounts.Colleague;
-import dipstick.server.criteria.CriteriaSets;
-import dipstick.server.sharing.Right;
-import dipstick.server.sharing.Sharing;
+import dipstick.server.criteria.SavedSet;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Service;
 
 /** What colleagues have to do next about those whom they have in hand. */
 @Service
 public class FollowUps {
     private final EntryMapper entries;
-    private final ActMapper acts;
-    private final CriteriaSets sets;
-    private final Sharing sharing;
+    private final SeenLists lists;
 
-    FollowUps(EntryMapper entries, ActMapper acts, CriteriaSets sets, Sharing sharing) {
+    FollowUps(EntryMapper entries, SeenLists lists) {
         this.entries = entries;
-        this.acts = acts;
-        this.sets = sets;
-        this.sharing = sharing;
+        this.lists = lists;
     }
 
     public record FollowUp(String person, String set, String list, Step step, LocalDate on) {
@@ -31,15 +26,17 @@ public class FollowUps {
     }
 
     public List<FollowUp> of(Colleague colleague) {
-        return acts.handsOf(colleague.name()).stream()
-                .flatMap(hand -> entries.ofPerson(hand.person()).stream())
-                .filter(entry -> entry.isOpen() && !entry.nextOn().isEmpty())
-                .filter(entry -> sets.get(entry.setId()).isInForce())
-                .filter(entry -> sharing.of(colleague, entry.setId()).includes(Right.VIEW))
+        return of(colleague, lists.of(colleague));
+    }
+
+    /** @param lists by their ids, those that the colleague may see */
+    List<FollowUp> of(Colleague colleague, Map<String, SavedSet> lists) {
+        return entries.plannedInHandOf(colleague.name()).stream()
+                .filter(entry -> lists.containsKey(entry.setId()))
                 .map(entry -> new FollowUp(
                         entry.person(),
                         entry.setId(),
-                        sets.get(entry.setId()).publishedName(),
+                        lists.get(entry.setId()).publishedName(),
                         entry.nextStep(),
                         LocalDate.parse(entry.nextOn())))
                 .toList();

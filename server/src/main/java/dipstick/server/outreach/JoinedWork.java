@@ -150,7 +150,7 @@ class JoinedWork implements FollowsPerson {
 
     private void tell(Set<String> lists) {
         if (!lists.isEmpty()) {
-            events.publishEvent(new ListsTouched(lists));
+            events.publishEvent(ListsTouched.whole(lists));
         }
     }
 }

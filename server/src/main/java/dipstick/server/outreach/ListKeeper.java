@@ -106,7 +106,7 @@ class ListKeeper {
                 .filter(entry -> entry.standing() != Entry.Standing.OFF)
                 .forEach(entry -> leaves(reading, entry, Optional.ofNullable(changes.get(entry.person())), batch));
         entries.follow(set, reading.id());
-        events.publishEvent(new ListsTouched(Set.of(set)));
+        events.publishEvent(ListsTouched.whole(Set.of(set)));
     }
 
     private static Entry joins(

@@ -6,6 +6,7 @@ import dipstick.server.sharing.Sharing;
 import dipstick.server.web.EntityTag;
 import jakarta.validation.Valid;
 import org.springframework.http.HttpHeaders;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -16,13 +17,22 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class MannerController {
     private final Manners manners;
+    private final Desk desk;
     private final CriteriaSets sets;
     private final Sharing sharing;
 
-    MannerController(Manners manners, CriteriaSets sets, Sharing sharing) {
+    MannerController(Manners manners, Desk desk, CriteriaSets sets, Sharing sharing) {
         this.manners = manners;
+        this.desk = desk;
         this.sets = sets;
         this.sharing = sharing;
+    }
+
+    /** Of which sites and providers parts of a list can be made. */
+    @GetMapping("/api/lists/{set}/desk/manner/parts")
+    Desk.Parting parts(@PathVariable String set) {
+        sharing.require(set, Right.CHANGE);
+        return desk.parting(sets.getInForce(set).id());
     }
 
     /** @param revision at which it is kept */

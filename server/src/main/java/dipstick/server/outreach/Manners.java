@@ -62,6 +62,6 @@ class Manners {
             }
         }
         audit.record(Act.LIST_CHANGED, set + ", how it is worked");
-        events.publishEvent(new ListsTouched(Set.of(set)));
+        events.publishEvent(ListsTouched.whole(Set.of(set)));
     }
 }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -21,11 +22,13 @@ public class Outcomes {
     private final ActMapper acts;
     private final Revisions revisions;
     private final AuditLog audit;
+    private final ApplicationEventPublisher events;
 
-    Outcomes(ActMapper acts, Revisions revisions, AuditLog audit) {
+    Outcomes(ActMapper acts, Revisions revisions, AuditLog audit, ApplicationEventPublisher events) {
         this.acts = acts;
         this.revisions = revisions;
         this.audit = audit;
+        this.events = events;
     }
 
     /** Those that are not offered any more too. */
@@ -63,5 +66,6 @@ public class Outcomes {
             }
         }
         audit.record(Act.LIST_CHANGED, "the outcomes of attempts");
+        events.publishEvent(new OutcomesOffered());
     }
 }

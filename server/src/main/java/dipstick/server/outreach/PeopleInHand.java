@@ -8,6 +8,7 @@ import dipstick.server.sharing.Sharing;
 import dipstick.server.together.ListsTouched;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
@@ -76,7 +77,8 @@ class PeopleInHand implements Holdings {
                                     : to.displayName() + " may not work this list, so they are nobody’s",
                             from.name(),
                             false)));
-            events.publishEvent(new ListsTouched(open.stream().map(Entry::setId).collect(Collectors.toSet())));
+            events.publishEvent(new ListsTouched(
+                    open.stream().map(Entry::setId).collect(Collectors.toSet()), Set.of(hand.person()), Set.of(from.name(), to.name()), false));
         }
         return nobodys == 0
                 ? Optional.empty()

@@ -18,6 +18,16 @@ final class Wording {
         };
     }
 
+    static String state(Entry.State state) {
+        return switch (state) {
+            case TO_CONTACT -> "to contact";
+            case IN_PROGRESS -> "in progress";
+            case DONE -> "done";
+            case LEFT -> "left";
+            case CLOSED -> "closed";
+        };
+    }
+
     static String next(ContactPlan.Next next) {
         return step(next.step()) + " on " + DayWords.day(next.on());
     }

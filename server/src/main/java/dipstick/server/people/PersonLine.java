@@ -63,6 +63,12 @@ public record PersonLine(
         return name.isEmpty() ? population.idOf(person) : name;
     }
 
+    /** The same by their id, which is all that is left of somebody whose own record is gone. */
+    public static String name(Population population, String id) {
+        var person = population.find(id);
+        return person.isPresent() ? name(population, person.getAsInt()) : id;
+    }
+
     /** What a text field says of somebody; empty where they, or it, are not on record. */
     public static String field(Population population, String id, String field) {
         var person = population.find(id);

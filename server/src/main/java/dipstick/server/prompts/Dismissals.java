@@ -59,7 +59,7 @@ class Dismissals {
         }
         long id = prompts.insertDismissal(new Dismissal(0, set, person, reason.strip(), day, until, who, false));
         audit.record(who, Act.LIST_WORKED, set + ", no prompt of " + person + " until " + until);
-        events.publishEvent(new ListsTouched(Set.of(set)));
+        events.publishEvent(ListsTouched.whole(Set.of(set)));
         return id;
     }
 
@@ -71,7 +71,7 @@ class Dismissals {
                         HttpStatus.NOT_FOUND, "no-such-dismissal", "This prompt is not dismissed on this list."));
         if (prompts.end(set, id) == 1) {
             audit.record(who, Act.LIST_WORKED, set + ", prompt of " + dismissal.person() + " again");
-            events.publishEvent(new ListsTouched(Set.of(set)));
+            events.publishEvent(ListsTouched.whole(Set.of(set)));
         }
     }
 }

@@ -38,7 +38,7 @@ class PromptRules {
         Revision.save(
                 seen == 0, () -> prompts.insertRule(row), () -> prompts.updateRule(row), "when this list prompts");
         audit.record(Act.LIST_CHANGED, set + ", when it prompts");
-        events.publishEvent(new ListsTouched(Set.of(set)));
+        events.publishEvent(ListsTouched.whole(Set.of(set)));
         return row.revision();
     }
 }

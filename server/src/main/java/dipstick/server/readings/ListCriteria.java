@@ -41,6 +41,11 @@ public class ListCriteria {
         }
     }
 
+    /** By name, what the dials of a list are turned to; without those that stand as the set says. */
+    public Map<String, String> dialsOf(SavedSet list) {
+        return plans.of(list.id()).dials();
+    }
+
     /** The criteria with dials set for one look at the list alone; the others as they are turned for it. */
     public CriteriaSet of(SavedSet list, Map<String, String> settings, RecordFields fields) throws InvalidCriteria {
         Map<String, String> all = new HashMap<>(plans.of(list.id()).dials());

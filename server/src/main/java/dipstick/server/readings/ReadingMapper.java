@@ -20,6 +20,9 @@ interface ReadingMapper {
     @Select("SELECT " + COLUMNS + " FROM reading WHERE set_id = #{set} ORDER BY id DESC LIMIT 1")
     Optional<TakenReading> latest(String set);
 
+    @Select("SELECT " + COLUMNS + " FROM reading WHERE id IN (SELECT MAX(id) FROM reading GROUP BY set_id)")
+    List<TakenReading> latestOfEach();
+
     @Select("SELECT " + COLUMNS + " FROM reading WHERE set_id = #{set} AND id = #{id}")
     Optional<TakenReading> find(String set, long id);
 

@@ -29,6 +29,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -96,6 +97,11 @@ public class Readings {
 
     public Optional<TakenReading> latest(String set) {
         return readings.latest(set);
+    }
+
+    /** By the id of its set. */
+    public Map<String, TakenReading> latestOfEach() {
+        return readings.latestOfEach().stream().collect(Collectors.toMap(TakenReading::setId, Function.identity()));
     }
 
     public TakenReading find(String set, long id) {

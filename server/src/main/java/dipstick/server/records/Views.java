@@ -55,6 +55,7 @@ public class Views implements SmartLifecycle {
     /** Tells of what is shown, in the order in which it came to be. */
     private final ExecutorService telling = Executors.newSingleThreadExecutor();
 
+    private final Renewals renewals = new Renewals();
     private Duration pause = FIRST_PAUSE;
     private volatile boolean failing;
     private boolean toldBehind;
@@ -72,6 +73,11 @@ public class Views implements SmartLifecycle {
     /** The view of now; whoever evaluates keeps what this gives. */
     public View current() {
         return current.get();
+    }
+
+    /** All who were read anew since a view; nothing where everybody was, or it is too long ago to tell. */
+    public Optional<Set<String>> changedSince(long version) {
+        return renewals.since(version, current.get().version());
     }
 
     /** Since when there are records that should be shown and are not; nothing while a change is being made ready. */
@@ -115,6 +121,7 @@ public class Views implements SmartLifecycle {
     /** The same records, made ready at this moment. */
     public synchronized void remake() {
         View view = current.get();
+        renewals.add(view.version() + 1, Set.of());
         current.set(new View(view.version() + 1, view.stamp(), view.records(), today.now(), Optional.empty()));
     }
 
@@ -209,6 +216,7 @@ public class Views implements SmartLifecycle {
         stillWaiting.putAll(renewed.waiting());
         Snapshot.Content content = new Snapshot.Content(before.population().with(renewed.population()), stillWaiting);
         ReadAnew readAnew = ReadAnew.of(renewed.population(), content.population());
+        renewals.add(current.get().version() + 1, people);
         swapIn(stampOf(stamp, waiting.whole()), content, Optional.of(readAnew), start);
         if (waiting.whole()) {
             file.writeLater(stamp, content);

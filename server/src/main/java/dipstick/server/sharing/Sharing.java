@@ -7,8 +7,11 @@ import dipstick.server.accounts.Role;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.web.Problems;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -64,13 +67,17 @@ public class Sharing implements Holdings {
 
     /** Who sees a set besides its owner, for whoever is signed in; with whom else it is shared, only who may change it learns. */
     public String withWhom(String set) {
-        if (of(set).everybody().includes(Right.VIEW)) {
+        return withWhom(of(set), here(set), shares(set));
+    }
+
+    private String withWhom(Shared shared, Right here, List<Share> shares) {
+        if (shared.everybody().includes(Right.VIEW)) {
             return "shared with everybody";
         }
-        if (!here(set).includes(Right.CHANGE)) {
+        if (!here.includes(Right.CHANGE)) {
             return "shared with you";
         }
-        List<String> names = shares(set).stream()
+        List<String> names = shares.stream()
                 .map(share -> switch (share.kind()) {
                     case COLLEAGUE -> accounts.displayName(share.grantee());
                     case GROUP -> share.grantee();
@@ -80,18 +87,58 @@ public class Sharing implements Holdings {
     }
 
     public Right of(Colleague colleague, String set) {
-        Right most = most(colleague);
-        Optional<Shared> shared = sharing.find(set);
-        if (most == Right.NONE || shared.isEmpty()) {
+        if (most(colleague) == Right.NONE) {
             return Right.NONE;
         }
-        if (shared.get().owner().equals(colleague.name())) {
+        return sharing.find(set)
+                .map(shared -> right(colleague, shared, sharing.shares(set), accounts.groupsOf(colleague.name())))
+                .orElse(Right.NONE);
+    }
+
+    /** What a colleague sees of all sets, read at once. */
+    public Seen seenBy(Colleague colleague) {
+        return new Seen(colleague);
+    }
+
+    /** The sets that a colleague may see, as they were shared when this was made. */
+    public final class Seen {
+        private final Map<String, Right> rights = new HashMap<>();
+        private final Map<String, Shared> shared = new HashMap<>();
+        private final Map<String, List<Share>> shares;
+
+        private Seen(Colleague colleague) {
+            shares = sharing.allShares().stream().collect(Collectors.groupingBy(Share::setId));
+            List<String> groups = accounts.groupsOf(colleague.name());
+            for (Shared one : sharing.all()) {
+                Right right = right(colleague, one, sharesOf(one.setId()), groups);
+                if (right.includes(Right.VIEW)) {
+                    rights.put(one.setId(), right);
+                    shared.put(one.setId(), one);
+                }
+            }
+        }
+
+        private List<Share> sharesOf(String set) {
+            return shares.getOrDefault(set, List.of());
+        }
+
+        public boolean includes(String set) {
+            return rights.containsKey(set);
+        }
+
+        /** Of a set that they may see: who does besides its owner, as far as they are told. */
+        public String withWhom(String set) {
+            return Sharing.this.withWhom(shared.get(set), rights.get(set), sharesOf(set));
+        }
+    }
+
+    private static Right right(Colleague colleague, Shared shared, List<Share> shares, List<String> groups) {
+        Right most = most(colleague);
+        if (most == Right.NONE || shared.owner().equals(colleague.name())) {
             return most;
         }
-        List<String> groups = accounts.groupsOf(colleague.name());
-        Right everybodys =
-                colleague.givenListsOnly() ? Right.NONE : shared.get().everybody();
-        return sharing.shares(set).stream()
+        Right everybodys = colleague.givenListsOnly() ? Right.NONE : shared.everybody();
+        return shares.stream()
                 .filter(share -> switch (share.kind()) {
                     case COLLEAGUE -> share.grantee().equals(colleague.name());
                     case GROUP -> groups.contains(share.grantee());
@@ -101,8 +148,12 @@ public class Sharing implements Holdings {
                 .atMost(most);
     }
 
-    /** Refuses whoever is signed in if they may not do this with a set; what they may not see, is not there. */
-    public void require(String set, Right right) {
+    /**
+     * Refuses whoever is signed in if they may not do this with a set; what they may not see, is not there.
+     *
+     * @return all that they may do with it
+     */
+    public Right require(String set, Right right) {
         Right has = here(set);
         if (!has.includes(Right.VIEW)) {
             throw noSuchSet();
@@ -118,6 +169,7 @@ public class Sharing implements Holdings {
                             : "This list is shared with you to look at, not to work. Nothing was changed; ask "
                                     + accounts.displayName(of(set).owner()) + ".");
         }
+        return has;
     }
 
     @Transactional

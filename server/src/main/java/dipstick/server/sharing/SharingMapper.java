@@ -13,6 +13,12 @@ interface SharingMapper {
     @Select("SELECT set_id, owner, everybody, revision FROM sharing WHERE set_id = #{set}")
     Optional<Shared> find(String set);
 
+    @Select("SELECT set_id, owner, everybody, revision FROM sharing")
+    List<Shared> all();
+
+    @Select("SELECT set_id, kind, grantee, granted FROM share")
+    List<Share> allShares();
+
     @Select("SELECT set_id FROM sharing WHERE owner = #{owner} ORDER BY set_id")
     List<String> ownedBy(String owner);
 

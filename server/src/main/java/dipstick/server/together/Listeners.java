@@ -6,8 +6,9 @@ import dipstick.server.accounts.SessionEnded;
 import dipstick.server.records.RecordsBehind;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
-import java.io.IOException;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -21,14 +22,12 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 /** The browsers that are open, each told what its colleague may know (server-sent events, WHATWG HTML). */
 @Component
 class Listeners implements SmartLifecycle {
-    private record Listener(String account, String session, SseEmitter emitter) {}
-
     private final Sharing sharing;
     private final Accounts accounts;
     private final Told told;
     private final List<Listener> listeners = new CopyOnWriteArrayList<>();
 
-    /** One at a time and aside, so that a slow browser holds nobody up. */
+    /** One thing after another, aside from whoever did it. */
     private final ExecutorService telling = Executors.newSingleThreadExecutor();
 
     Listeners(Sharing sharing, Accounts accounts, Told told) {
@@ -39,77 +38,90 @@ class Listeners implements SmartLifecycle {
 
     private volatile boolean running;
 
-    /** @param session with whose end the stream ends */
+    /**
+     * Tells first how far everybody was told, so that whoever comes back knows whether they missed anything.
+     *
+     * @param session with whose end the stream ends
+     */
     SseEmitter open(Colleague colleague, String session) {
         // Without an end: the browser comes back by itself when the connection breaks.
         SseEmitter emitter = new SseEmitter(0L);
         Listener listener = new Listener(colleague.name(), session, emitter);
-        emitter.onCompletion(() -> listeners.remove(listener));
-        emitter.onError(_ -> listeners.remove(listener));
+        emitter.onCompletion(() -> forget(listener));
+        emitter.onError(_ -> forget(listener));
         listeners.add(listener);
-        tell(listener, SseEmitter.event().name("hello").data("{}"));
+        listener.start();
+        listener.tell(SseEmitter.event().name("hello").data(Map.of("told", told.last())));
         if (!running) {
-            emitter.complete();
+            listener.end();
         }
         return emitter;
+    }
+
+    private void forget(Listener listener) {
+        listeners.remove(listener);
+        listener.ended();
     }
 
     /** After what touched them is committed. */
     @TransactionalEventListener(fallbackExecution = true)
     void after(ListsTouched touched) {
         long number = told.next();
-        inTurn(() -> listeners.forEach(listener -> {
-            // As they may see them now, not when they sat down.
-            Colleague colleague = accounts.colleague(listener.account());
-            List<String> lists = touched.lists().stream()
-                    .filter(list -> sharing.of(colleague, list).includes(Right.VIEW))
-                    .sorted()
-                    .toList();
-            if (colleague.closed()) {
-                listener.emitter().complete();
-            } else if (!lists.isEmpty()) {
-                tell(
-                        listener,
-                        SseEmitter.event()
-                                .name("lists")
-                                .id(String.valueOf(number))
-                                .data(lists));
+        inTurn(() -> {
+            Map<String, List<TouchedList>> byAccount = new HashMap<>();
+            for (Listener listener : listeners) {
+                // As they may see them now, not when they sat down.
+                Colleague colleague = accounts.colleague(listener.account());
+                List<TouchedList> lists =
+                        byAccount.computeIfAbsent(colleague.name(), _ -> of(touched, colleague));
+                if (colleague.closed()) {
+                    listener.end();
+                } else if (!lists.isEmpty()) {
+                    listener.tell(SseEmitter.event()
+                            .name("lists")
+                            .id(String.valueOf(number))
+                            .data(lists));
+                }
             }
-        }));
+        });
+    }
+
+    private List<TouchedList> of(ListsTouched touched, Colleague colleague) {
+        // Whoever sees some people only is not told the numbers of others.
+        List<String> people = colleague.ownPeopleOnly()
+                ? List.of()
+                : touched.people().stream().sorted().toList();
+        boolean mine = touched.people().isEmpty() || touched.hands().contains(colleague.name());
+        return touched.lists().stream()
+                .filter(list -> sharing.of(colleague, list).includes(Right.VIEW))
+                .sorted()
+                .map(list -> new TouchedList(list, people, mine, touched.open()))
+                .toList();
     }
 
     @EventListener
     void after(SessionEnded ended) {
         listeners.stream()
                 .filter(listener -> listener.session().equals(ended.session()))
-                .forEach(listener -> listener.emitter().complete());
+                .forEach(Listener::end);
     }
 
     /** Whether the records shown are behind concerns everybody. */
     @EventListener
     void after(RecordsBehind standing) {
         inTurn(() -> listeners.forEach(
-                listener -> tell(listener, SseEmitter.event().name("records").data("{}"))));
+                listener -> listener.tell(SseEmitter.event().name("records").data(standing))));
     }
 
     /** Keeps connections open through what stands between, and finds those that broke. */
     @Scheduled(fixedDelayString = "PT20S")
     void beat() {
-        inTurn(() ->
-                listeners.forEach(listener -> tell(listener, SseEmitter.event().comment("still here"))));
+        inTurn(() -> listeners.forEach(listener -> listener.tell(SseEmitter.event().comment("still here"))));
     }
 
     private void inTurn(Runnable what) {
         if (running) {
             telling.execute(what);
-        }
-    }
-
-    private void tell(Listener listener, SseEmitter.SseEventBuilder event) {
-        try {
-            listener.emitter().send(event);
-        } catch (IOException | IllegalStateException gone) {
-            listeners.remove(listener);
         }
     }
 
@@ -123,7 +135,7 @@ class Listeners implements SmartLifecycle {
     public void stop() {
         running = false;
         telling.shutdown();
-        listeners.forEach(listener -> listener.emitter().complete());
+        listeners.forEach(Listener::end);
     }
 
     @Override

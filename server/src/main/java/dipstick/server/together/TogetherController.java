@@ -17,7 +17,11 @@ class TogetherController {
         this.accounts = accounts;
     }
 
-    /** Tells which lists are touched, as events named {@code lists} with the ids of their sets, as it happens. */
+    /**
+     * Tells what is done on which lists as it happens: events named {@code lists}, numbered, each with a {@link TouchedList}
+     * for each of them. At first {@code hello} says the number of the last one; {@code records} says that the records shown
+     * are behind, or are not any more.
+     */
     @GetMapping(value = "/api/together", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter together(HttpServletRequest request) {
         return listeners.open(accounts.here(), request.getSession().getId());

@@ -1,5 +1,6 @@
 package dipstick.server.together;
 
+import dipstick.server.practice.Today;
 import java.util.concurrent.atomic.AtomicLong;
 import org.springframework.stereotype.Component;
 
@@ -9,7 +10,12 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class Told {
-    private final AtomicLong last = new AtomicLong();
+    /** The numbers of one run of the server come after those of all before. */
+    private final AtomicLong last;
+
+    Told(Today today) {
+        last = new AtomicLong(today.now().toEpochMilli());
+    }
 
     public long last() {
         return last.get();

@@ -1,0 +1,151 @@
+package dipstick.server.outreach;
+
+import dipstick.core.population.Population;
+import dipstick.core.text.NormalText;
+import dipstick.server.people.PersonLine;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** By what the columns of a desk sort and gather those who stand in them, as whoever looks sees them. */
+final class DeskColumns {
+    /** In the order that the set gives. */
+    static final String SET_ORDER = "set";
+
+    static final String DUE = "due";
+    private static final String NEVER = "never";
+    private static final Pattern SHOWN = Pattern.compile("(?:field|found):(.*)", Pattern.DOTALL);
+    private static final Pattern NUMBER = Pattern.compile("\\s*([+-]?(?:\\d+\\.?\\d*|\\.\\d+)).*", Pattern.DOTALL);
+    private static final Pattern DAY = Pattern.compile("\\d{4}-\\d\\d-\\d\\d");
+
+    private final DeskBook book;
+    private final DeskRows rows;
+    private final String account;
+    private final LocalDate day;
+
+    /** @param account of whoever looks */
+    DeskColumns(DeskBook book, DeskRows rows, String account, LocalDate day) {
+        this.book = book;
+        this.rows = rows;
+        this.account = account;
+        this.day = day;
+    }
+
+    /** What somebody has in a column: a number, which comes before what is none; or a text, as it is compared. */
+    record Key(double number, String text) implements Comparable<Key> {
+        static final Key NOTHING = new Key(0, "");
+
+        private static Key of(double number) {
+            return new Key(number, "");
+        }
+
+        private static Key of(String text) {
+            return new Key(Double.POSITIVE_INFINITY, NormalText.of(text));
+        }
+
+        @Override
+        public int compareTo(Key other) {
+            int byNumber = Double.compare(number, other.number);
+            return byNumber != 0 ? byNumber : text.compareTo(other.text);
+        }
+    }
+
+    /** By what a column sorts; by nothing where there is none of this name. */
+    Function<Place, Key> sortKey(String column) {
+        Population records = book.records();
+        return switch (column) {
+            case "name" -> place -> Key.of(PersonLine.name(records, place.person()));
+            case "age" -> place -> Key.of(firstNumber(line(place).age()).orElse(-1.0));
+            case DUE -> place -> due(place.entry().dueOn());
+            case "overdue" -> place -> daysLate(place.entry().dueOn());
+            case "band" -> place -> Key.of(place.entry().band());
+            case "next" -> place -> dayOr(place.entry().nextOn(), Double.MAX_VALUE);
+            case "hand" ->
+                place -> Key.of(place.hand()
+                        .map(hand -> hand.account().equals(account) ? "me" : rows.nameOf(hand.account()))
+                        .orElse(""));
+            case "last" ->
+                place -> place.attempt()
+                        .map(attempt -> Key.of(attempt.onDay().toEpochDay()))
+                        .orElse(Key.of(-Double.MAX_VALUE));
+            case "phone" -> place -> Key.of(line(place).phone());
+            case "provider" -> place -> field(place, "provider");
+            case "site" -> place -> field(place, "site");
+            case "language" -> place -> field(place, "language");
+            case "by" -> place -> field(place, "contact_by");
+            case "joined" -> place -> Key.of(place.entry().joinedOn().toEpochDay());
+            case "also" -> place -> Key.of(String.join(", ", rows.alsoOn(place.person())));
+            case "state" -> place -> Key.of(Wording.state(place.entry().state()));
+            case "standing" -> place -> Key.of(place.entry().standing().ordinal());
+            case "why" -> place -> Key.of(rows.said(place));
+            case SET_ORDER -> place -> Key.of(book.inOrder(place).orElse(0));
+            default -> shown(column);
+        };
+    }
+
+    /** Whether whoever is to check comes after all others, however late they are. */
+    static boolean checkComesLast(String column) {
+        return column.equals(DUE);
+    }
+
+    private Function<Place, Key> shown(String column) {
+        Matcher named = SHOWN.matcher(column);
+        return named.matches()
+                ? place -> cell(book.layout().cells(place.entry()).getOrDefault(named.group(1), ""))
+                : _ -> Key.NOTHING;
+    }
+
+    /** Numbers sort as such, with a unit or without; days by their ISO date, which is a text. */
+    private static Key cell(String cell) {
+        return DAY.matcher(cell).matches()
+                ? Key.of(cell)
+                : firstNumber(cell).map(number -> new Key(number, NormalText.of(cell))).orElseGet(() -> Key.of(cell));
+    }
+
+    /** What those have in common who stand under one heading of a column. */
+    Function<Place, String> heading(String column) {
+        return switch (column) {
+            case "next" -> place -> place.entry().nextStep() + " " + place.entry().nextOn();
+            case "last" ->
+                place -> place.attempt()
+                        .map(attempt -> attempt.outcome() + " " + attempt.onDay())
+                        .orElse("");
+            default -> {
+                Function<Place, Key> key = sortKey(column);
+                yield place -> key.apply(place).toString();
+            }
+        };
+    }
+
+    private PersonLine line(Place place) {
+        return PersonLine.of(book.records(), place.person(), day);
+    }
+
+    private Key field(Place place, String field) {
+        return Key.of(PersonLine.field(book.records(), place.person(), field));
+    }
+
+    /** Who never met it comes first, whoever has no due date last. */
+    private static Key due(String due) {
+        return due.equals(NEVER) ? Key.of(-Double.MAX_VALUE) : dayOr(due, Double.MAX_VALUE);
+    }
+
+    private Key daysLate(String due) {
+        if (due.equals(NEVER)) {
+            return Key.of(Double.MAX_VALUE);
+        }
+        return Key.of(due.isEmpty() ? -1 : ChronoUnit.DAYS.between(LocalDate.parse(due), day));
+    }
+
+    private static Key dayOr(String written, double otherwise) {
+        return Key.of(written.isEmpty() ? otherwise : LocalDate.parse(written).toEpochDay());
+    }
+
+    private static Optional<Double> firstNumber(String text) {
+        Matcher number = NUMBER.matcher(text);
+        return number.matches() ? Optional.of(Double.parseDouble(number.group(1))) : Optional.empty();
+    }
+}

@@ -1,0 +1,117 @@
+package dipstick.server.outreach;
+
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.population.Population;
+import dipstick.server.criteria.SavedSet;
+import dipstick.server.readings.ListCriteria;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Reads the book of a list from the database, or anew what it says of some people. */
+@Component
+class DeskReader {
+    /** Those who are done with, or left, are shown so long. */
+    private static final int DAYS_SHOWN = 60;
+
+    private final EntryMapper entries;
+    private final ActMapper acts;
+    private final SetAsideMapper setAsides;
+    private final Manners manners;
+    private final ListCriteria criteria;
+
+    DeskReader(
+            EntryMapper entries,
+            ActMapper acts,
+            SetAsideMapper setAsides,
+            Manners manners,
+            ListCriteria criteria) {
+        this.entries = entries;
+        this.acts = acts;
+        this.setAsides = setAsides;
+        this.manners = manners;
+        this.criteria = criteria;
+    }
+
+    /** @param evaluator of the records as of the day on which it is read */
+    DeskBook read(SavedSet set, Evaluator evaluator) {
+        LocalDate day = evaluator.asOf();
+        Population records = evaluator.population();
+        List<Entry> shown = entries.ofSet(set.id()).stream()
+                .filter(entry -> isShown(entry, day))
+                .toList();
+        Map<String, LocalDate> reached = new HashMap<>();
+        acts.lastReached(set.id()).forEach(one -> reached.put(one.person(), one.onDay()));
+        HeldBack heldBack = new HeldBack(manners.of(set.id()).hold(), records, day, reached);
+        Map<String, Hand> hands =
+                acts.handsOfSet(set.id()).stream().collect(Collectors.toMap(Hand::person, Function.identity()));
+        Map<String, DeskAct> attempts = acts.lastAttempts(set.id()).stream()
+                .collect(Collectors.toMap(DeskAct::person, Function.identity()));
+        Map<String, List<SetAside>> asides =
+                setAsides.ofSet(set.id()).stream().collect(Collectors.groupingBy(SetAside::person));
+        List<Place> places = shown.stream()
+                .map(entry -> new Place(
+                        entry,
+                        heldBack.why(entry.person()),
+                        aside(set.id(), asides.getOrDefault(entry.person(), List.of()), day),
+                        Optional.ofNullable(hands.get(entry.person())),
+                        Optional.ofNullable(attempts.get(entry.person()))))
+                .toList();
+        return new DeskBook(day, records, layout(set, evaluator, places), places);
+    }
+
+    private DeskLayout layout(SavedSet set, Evaluator evaluator, List<Place> places) {
+        return new DeskLayout(
+                evaluator, criteria.fitting(set, evaluator.population().fields()), places);
+    }
+
+    private static boolean isShown(Entry entry, LocalDate day) {
+        return entry.isOpen() || !entry.changedOn().plusDays(DAYS_SHOWN).isBefore(day);
+    }
+
+    private static Optional<SetAside> aside(String set, List<SetAside> asides, LocalDate day) {
+        return asides.stream().filter(one -> one.isOf(set) && one.holdsOn(day)).findFirst();
+    }
+
+    /**
+     * A book that was read before, with what is so now of some people, and over the records of now.
+     *
+     * @param people all of whom the records, or what was done, say something else since
+     * @return nothing where somebody came to be shown, or is not any more
+     */
+    Optional<DeskBook> readAnew(SavedSet set, DeskBook before, Evaluator evaluator, Set<String> people) {
+        Map<String, Place> places = new HashMap<>();
+        HoldRules hold = manners.of(set.id()).hold();
+        for (String person : people) {
+            Optional<Entry> entry = entries.find(set.id(), person).filter(one -> isShown(one, evaluator.asOf()));
+            if (entry.isPresent() != before.find(person).isPresent()) {
+                return Optional.empty();
+            }
+            entry.ifPresent(one -> places.put(person, place(one, hold, evaluator)));
+        }
+        return Optional.of(
+                before.records() == evaluator.population()
+                        ? before.with(places)
+                        : before.over(evaluator.population(), layout(set, evaluator, before.places()), places));
+    }
+
+    private Place place(Entry entry, HoldRules hold, Evaluator evaluator) {
+        String set = entry.setId();
+        String person = entry.person();
+        Map<String, LocalDate> reached = acts.reachedOf(set, person)
+                .map(one -> Map.of(person, one.onDay()))
+                .orElse(Map.of());
+        return new Place(
+                entry,
+                new HeldBack(hold, evaluator.population(), evaluator.asOf(), reached).why(person),
+                aside(set, setAsides.ofPerson(person), evaluator.asOf()),
+                acts.hand(person),
+                acts.lastAttemptWith(person));
+    }
+}

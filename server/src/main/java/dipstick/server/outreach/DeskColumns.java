@@ -34,16 +34,16 @@ final class DeskColumns {
         this.day = day;
     }
 
-    /** What somebody has in a column: a number, which comes before what is none; or a text, as it is compared. */
+    /** What somebody has in a column: nothing, or a number, which comes before what is none, or a text, as it is compared. */
     record Key(double number, String text) implements Comparable<Key> {
-        static final Key NOTHING = new Key(0, "");
+        static final Key NOTHING = new Key(Double.NEGATIVE_INFINITY, "");
 
         private static Key of(double number) {
             return new Key(number, "");
         }
 
         private static Key of(String text) {
-            return new Key(Double.POSITIVE_INFINITY, NormalText.of(text));
+            return text.isEmpty() ? NOTHING : new Key(Double.POSITIVE_INFINITY, NormalText.of(text));
         }
 
         @Override

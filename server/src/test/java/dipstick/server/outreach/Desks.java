@@ -8,8 +8,15 @@ import tools.jackson.databind.JsonNode;
 
 /** What somebody does at the desk of a list. */
 public record Desks(Visitor visitor, String list) {
+    /** How a list is worked, as JSON. */
+    static String manner(int reachedDays, String parts) {
+        return "{\"plan\":{\"steps\":[{\"step\":\"CALL\",\"afterDays\":0}],\"afterReached\":14,\"afterBooked\":7},"
+                + "\"hold\":{\"appointmentDays\":60,\"reachedDays\":" + reachedDays
+                + ",\"doNotContact\":true,\"noWay\":true},\"parts\":[" + parts + "],\"called\":\"\"}";
+    }
+
     public JsonNode row(String person) throws Exception {
-        return visitor.get("/api/lists/" + list + "/desk")
+        return visitor.get("/api/lists/" + list + "/desk?person=" + person)
                 .json()
                 .get("rows")
                 .valueStream()

@@ -77,7 +77,7 @@ async function later(): Promise<void> {
   await flushPromises()
 }
 
-const NOTED = { list: 'kidney', people: ['ada'], mine: false, open: false }
+const NOTED = { list: 'kidney', people: ['ada'], whole: false, mine: false, open: false }
 
 describe('what colleagues do', () => {
   it('about somebody has the desk read again, and what was done about them alone', async () => {
@@ -93,7 +93,7 @@ describe('what colleagues do', () => {
     Stream.last.tell('lists', [NOTED], '6')
     await later()
     asked()
-    Stream.last.tell('lists', [{ ...NOTED, people: [] }], '6')
+    Stream.last.tell('lists', [{ ...NOTED, people: [], whole: true }], '6')
     await later()
     expect(asked()).not.toContain('/desk')
   })
@@ -118,7 +118,7 @@ describe('what colleagues do', () => {
 
   it('about a list has the rack read again', async () => {
     const { asked } = await page()
-    Stream.last.tell('lists', [{ ...NOTED, people: [] }], '6')
+    Stream.last.tell('lists', [{ ...NOTED, people: [], whole: true }], '6')
     await later()
     expect(asked()).toEqual(['/desk', '/lists', '/log/ada', '/log/bo'])
   })

@@ -6,8 +6,10 @@ import { watch } from 'vue'
 /** What is told of a list. */
 interface TouchedList {
   list: string
-  /** About whom something was done; empty where it is the list itself that is another, or very many. */
+  /** Of whom something is another; empty where it may be so of everybody. */
   people: string[]
+  /** Whether the list itself is another, or was read anew. */
+  whole: boolean
   /** Whether it is about people in one's own hand, or who were. */
   mine: boolean
   /** Whether others are to be contacted than before. */
@@ -29,7 +31,10 @@ export function useTogether(): void {
   )
   /** The number of the last thing that was told; nothing before the first. */
   let told: number | undefined
-  const waiting = new Map<string, { people: Set<string>; whole: boolean; told: number }>()
+  const waiting = new Map<
+    string,
+    { people: Set<string>; everybody: boolean; whole: boolean; told: number }
+  >()
   let today = false
 
   /** What was read since an event holds what it tells. */
@@ -40,13 +45,13 @@ export function useTogether(): void {
 
   function readAgain(): void {
     let lists = false
-    waiting.forEach(({ people, whole, told: number }, list) => {
+    waiting.forEach(({ people, everybody, whole, told: number }, list) => {
       void queries.invalidateQueries({
         queryKey: ['lists', list, 'desk'],
         // Of whoever nothing was done about, nothing is new.
         predicate: (query) =>
           !holds(query, number) &&
-          (whole || query.queryKey[3] !== 'log' || people.has(String(query.queryKey[4]))),
+          (everybody || query.queryKey[3] !== 'log' || people.has(String(query.queryKey[4]))),
       })
       if (whole) {
         void queries.invalidateQueries({ queryKey: ['lists', list, 'readings'] })
@@ -67,11 +72,12 @@ export function useTogether(): void {
     if (waiting.size === 0) {
       setTimeout(readAgain, TOGETHER_MS)
     }
-    for (const { list, people, mine, open } of touched) {
+    for (const { list, people, whole, mine, open } of touched) {
       const before = waiting.get(list)
       waiting.set(list, {
         people: new Set([...(before?.people ?? []), ...people]),
-        whole: before?.whole || people.length === 0,
+        everybody: before?.everybody || people.length === 0,
+        whole: before?.whole || whole,
         told: number,
       })
       today ||= mine || open

@@ -127,6 +127,11 @@ public final class Evaluator {
         return new ListMembers(this, reading.set()).of(reading.list());
     }
 
+    /** Those of some people who are on the list or to check. */
+    public List<ListMember> members(Reading reading, BitSet some) {
+        return new ListMembers(this, reading.set()).of(reading.list().within(some));
+    }
+
     /** When what should be on record lapses, for somebody who is or may be eligible. */
     public Due dueOf(CriteriaSet set, int person) {
         return set.shouldHaveInForce()

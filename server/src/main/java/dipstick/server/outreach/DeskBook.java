@@ -3,6 +3,7 @@ package dipstick.server.outreach;
 import dipstick.core.population.Population;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -63,40 +64,51 @@ final class DeskBook {
     }
 
     /**
-     * The same with some places that are others now, of people who are in it; itself where they are not.
+     * The same with some places that are others now; itself where they are not.
      *
-     * @param changed by person
+     * @param changed by person; nothing for whoever is not shown any more
      */
-    DeskBook with(Map<String, Place> changed) {
-        List<Place> before = changed.keySet().stream()
-                .map(person -> places.get(at.get(person)))
-                .toList();
-        if (before.equals(List.copyOf(changed.values()))) {
+    DeskBook with(Map<String, Optional<Place>> changed) {
+        boolean same = changed.entrySet().stream()
+                .allMatch(one -> find(one.getKey()).equals(one.getValue()));
+        if (same) {
             return this;
         }
-        boolean sameOrder = before.stream().allMatch(place -> standsAs(place, changed.get(place.person())));
+        boolean sameOrder = changed.entrySet().stream()
+                .allMatch(one -> standAlike(find(one.getKey()), one.getValue()));
         return sameOrder
                 ? new DeskBook(day, records, layout, placesWith(changed), at, order, beyondTop)
                 : new DeskBook(day, records, layout, placesWith(changed));
     }
 
-    /** The same over other records, by which only these places are others. */
-    DeskBook over(Population newRecords, DeskLayout newLayout, Map<String, Place> changed) {
-        return new DeskBook(day, newRecords, newLayout, placesWith(changed));
-    }
-
-    private List<Place> placesWith(Map<String, Place> changed) {
-        List<Place> after = new ArrayList<>(places);
-        changed.forEach((person, place) -> after.set(at.get(person), place));
+    /** All places, with some that are others now. */
+    List<Place> placesWith(Map<String, Optional<Place>> changed) {
+        List<Place> after = new ArrayList<>(places.size() + changed.size());
+        for (Place place : places) {
+            Optional<Place> other = changed.getOrDefault(place.person(), Optional.of(place));
+            other.ifPresent(after::add);
+        }
+        boolean somebodyNew = false;
+        for (Optional<Place> place : changed.values()) {
+            if (place.isPresent() && !at.containsKey(place.get().person())) {
+                after.add(place.get());
+                somebodyNew = true;
+            }
+        }
+        if (somebodyNew) {
+            after.sort(Comparator.comparing(place -> place.entry().id()));
+        }
         return List.copyOf(after);
     }
 
     /** Whether nothing is another by which they stand in the order of the set, or are of the first. */
-    private static boolean standsAs(Place one, Place other) {
-        return one.entry().standing() == other.entry().standing()
-                && one.entry().isOpen() == other.entry().isOpen()
-                && one.entry().dueOn().equals(other.entry().dueOn())
-                && one.entry().band().equals(other.entry().band());
+    private static boolean standAlike(Optional<Place> one, Optional<Place> other) {
+        return one.map(DeskBook::standing).equals(other.map(DeskBook::standing));
+    }
+
+    private static List<Object> standing(Place place) {
+        Entry entry = place.entry();
+        return List.of(entry.standing(), entry.isOpen(), entry.dueOn(), entry.band());
     }
 
     /** Those who joined of late. */

@@ -108,7 +108,7 @@ class DeskBooks {
                 .filter(_ -> fits)
                 .map(changed -> Stream.concat(changed.stream(), people.stream()).collect(Collectors.toSet()))
                 .filter(all -> all.size() <= MOST_ANEW)
-                .flatMap(all -> reader.readAnew(saved, read.book(), now.evaluator(), all));
+                .map(all -> reader.readAnew(saved, read.book(), now.evaluator(), all));
     }
 
     /** The records of now, and the evaluator of them as of today. */

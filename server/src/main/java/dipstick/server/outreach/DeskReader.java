@@ -83,22 +83,22 @@ class DeskReader {
      * A book that was read before, with what is so now of some people, and over the records of now.
      *
      * @param people all of whom the records, or what was done, say something else since
-     * @return nothing where somebody came to be shown, or is not any more
      */
-    Optional<DeskBook> readAnew(SavedSet set, DeskBook before, Evaluator evaluator, Set<String> people) {
-        Map<String, Place> places = new HashMap<>();
+    DeskBook readAnew(SavedSet set, DeskBook before, Evaluator evaluator, Set<String> people) {
+        Map<String, Optional<Place>> places = new HashMap<>();
         HoldRules hold = manners.of(set.id()).hold();
         for (String person : people) {
-            Optional<Entry> entry = entries.find(set.id(), person).filter(one -> isShown(one, evaluator.asOf()));
-            if (entry.isPresent() != before.find(person).isPresent()) {
-                return Optional.empty();
-            }
-            entry.ifPresent(one -> places.put(person, place(one, hold, evaluator)));
+            places.put(
+                    person,
+                    entries.ofSetAndPerson(set.id(), person)
+                            .filter(one -> isShown(one, evaluator.asOf()))
+                            .map(one -> place(one, hold, evaluator)));
         }
-        return Optional.of(
-                before.records() == evaluator.population()
-                        ? before.with(places)
-                        : before.over(evaluator.population(), layout(set, evaluator, before.places()), places));
+        if (before.records() == evaluator.population()) {
+            return before.with(places);
+        }
+        List<Place> shown = before.placesWith(places);
+        return new DeskBook(evaluator.asOf(), evaluator.population(), layout(set, evaluator, shown), shown);
     }
 
     private Place place(Entry entry, HoldRules hold, Evaluator evaluator) {

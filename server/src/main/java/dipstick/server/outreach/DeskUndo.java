@@ -79,7 +79,7 @@ class DeskUndo {
                 refused.add(new Refusal(act.person(), refusal.why()));
             }
         }
-        events.publishEvent(new ListsTouched(
+        events.publishEvent(ListsTouched.worked(
                 touched,
                 Set.copyOf(finished),
                 Stream.concat(Stream.of(who.name()), done.stream().map(DeskAct::handBefore))

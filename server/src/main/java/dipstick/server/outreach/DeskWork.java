@@ -178,7 +178,7 @@ class DeskWork {
 
         ListsTouched told(List<String> finished) {
             boolean open = work.kind() == Work.Kind.CLOSE || work.kind() == Work.Kind.REOPEN;
-            return new ListsTouched(touched, Set.copyOf(finished), hands, open);
+            return ListsTouched.worked(touched, Set.copyOf(finished), hands, open);
         }
 
         void about(Work.Target target) throws Refused {

@@ -17,12 +17,18 @@ interface EntryMapper {
             "id, set_id, person, standing, state, due_on, band, joined_on, why, steps_done, next_step, next_on,"
                     + " revision, changed_on";
 
+    String NOT_JOINED =
+            "NOT EXISTS (SELECT 1 FROM person_number n WHERE n.number = e.person AND n.delivery < 0)";
+
     String OPEN = "state IN ('TO_CONTACT', 'IN_PROGRESS')";
 
     /** Without the places of numbers that were joined to another, whose place is that of whoever goes on. */
-    @Select("SELECT " + COLUMNS + " FROM list_entry e WHERE set_id = #{set} AND NOT EXISTS"
-            + " (SELECT 1 FROM person_number n WHERE n.number = e.person AND n.delivery < 0) ORDER BY id")
+    @Select("SELECT " + COLUMNS + " FROM list_entry e WHERE set_id = #{set} AND " + NOT_JOINED + " ORDER BY id")
     List<Entry> ofSet(String set);
+
+    /** One of them. */
+    @Select("SELECT " + COLUMNS + " FROM list_entry e WHERE set_id = #{set} AND person = #{person} AND " + NOT_JOINED)
+    Optional<Entry> ofSetAndPerson(String set, String person);
 
     @Select("SELECT " + COLUMNS + " FROM list_entry WHERE person = #{person} ORDER BY set_id")
     List<Entry> ofPerson(String person);

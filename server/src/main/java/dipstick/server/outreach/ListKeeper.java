@@ -65,7 +65,7 @@ class ListKeeper {
     @EventListener
     @Transactional(propagation = Propagation.MANDATORY)
     public void after(ReadingTaken taken) {
-        follow(taken.reading());
+        follow(taken.reading(), taken.people());
     }
 
     /** Lists that were read before there were desks. */
@@ -74,20 +74,30 @@ class ListKeeper {
         sets.inForce()
                 .forEach(set -> readings.latest(set.id())
                         .filter(latest -> entries.followed(set.id()).orElse(0L) < latest.id())
-                        .ifPresent(latest -> transaction.executeWithoutResult(_ -> follow(latest))));
+                        .ifPresent(latest -> transaction.executeWithoutResult(_ -> follow(latest, Optional.empty()))));
     }
 
-    private void follow(TakenReading reading) {
+    /** @param people who alone may stand otherwise than before; nothing where everybody may */
+    private void follow(TakenReading reading, Optional<Set<String>> people) {
         String set = reading.setId();
-        entries.lockSet(set);
         Map<String, Entry> known = new HashMap<>();
-        entries.ofSet(set).forEach(entry -> known.put(entry.person(), entry));
+        people.ifPresentOrElse(
+                some -> some.forEach(person -> {
+                    entries.lockPerson(person);
+                    entries.find(set, person).ifPresent(entry -> known.put(person, entry));
+                }),
+                () -> {
+                    entries.lockSet(set);
+                    entries.ofSet(set).forEach(entry -> known.put(entry.person(), entry));
+                });
         Map<String, ReadChange> changes = new HashMap<>();
         readings.changes(reading).forEach(change -> changes.put(change.person(), change));
         ContactPlan plan = manners.of(set).plan();
         String batch = UUID.randomUUID().toString();
         List<Entry> joined = new ArrayList<>();
-        for (ReadMember member : readings.members(reading)) {
+        List<ReadMember> members = people.map(some -> readings.membersAmong(reading, some))
+                .orElseGet(() -> readings.members(reading));
+        for (ReadMember member : members) {
             Entry before = known.remove(member.person());
             if (before == null) {
                 joined.add(joins(reading, member, changes, plan));
@@ -106,7 +116,8 @@ class ListKeeper {
                 .filter(entry -> entry.standing() != Entry.Standing.OFF)
                 .forEach(entry -> leaves(reading, entry, Optional.ofNullable(changes.get(entry.person())), batch));
         entries.follow(set, reading.id());
-        events.publishEvent(ListsTouched.whole(Set.of(set)));
+        events.publishEvent(
+                people.map(some -> ListsTouched.read(set, some)).orElseGet(() -> ListsTouched.whole(Set.of(set))));
     }
 
     private static Entry joins(

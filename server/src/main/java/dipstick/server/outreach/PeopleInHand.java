@@ -77,7 +77,7 @@ class PeopleInHand implements Holdings {
                                     : to.displayName() + " may not work this list, so they are nobody’s",
                             from.name(),
                             false)));
-            events.publishEvent(new ListsTouched(
+            events.publishEvent(ListsTouched.worked(
                     open.stream().map(Entry::setId).collect(Collectors.toSet()), Set.of(hand.person()), Set.of(from.name(), to.name()), false));
         }
         return nobodys == 0

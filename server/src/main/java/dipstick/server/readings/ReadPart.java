@@ -5,7 +5,8 @@ import dipstick.core.population.Population;
 import dipstick.core.text.NormalText;
 import dipstick.server.people.PersonLine;
 import java.util.BitSet;
-import java.util.LinkedHashMap;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -27,16 +28,23 @@ public record ReadPart(String field, String name, int eligible, int has, int onL
 
     private static List<ReadPart> of(Reading reading, String field) {
         Population records = reading.records();
-        Map<String, BitSet> parts = new TreeMap<>();
-        Map<String, String> names = new LinkedHashMap<>();
+        Map<String, BitSet> written = new HashMap<>();
         BitSet concerned = (BitSet) reading.eligible().yes().clone();
         concerned.or(reading.list().unsure());
         concerned.stream().forEach(person -> {
-            String written = PersonLine.text(records, person, field);
-            String key = NormalText.of(written);
-            names.putIfAbsent(key, written);
-            parts.computeIfAbsent(key, _ -> new BitSet()).set(person);
+            String name = PersonLine.text(records, person, field);
+            written.computeIfAbsent(name, _ -> new BitSet()).set(person);
         });
+        // However a name is written; it is shown as of the first person.
+        Map<String, BitSet> parts = new TreeMap<>();
+        Map<String, String> names = new HashMap<>();
+        written.entrySet().stream()
+                .sorted(Comparator.comparing(part -> part.getValue().nextSetBit(0)))
+                .forEach(part -> {
+                    String key = NormalText.of(part.getKey());
+                    names.putIfAbsent(key, part.getKey());
+                    parts.computeIfAbsent(key, _ -> new BitSet()).or(part.getValue());
+                });
         return parts.entrySet().stream()
                 .map(part -> new ReadPart(
                         field,

@@ -3,6 +3,7 @@ package dipstick.server.readings;
 import dipstick.server.database.Chunks;
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -28,6 +29,20 @@ interface ReadingMapper {
 
     @Select("SELECT person, state, due_on, band, why FROM reading_member WHERE reading = #{id} ORDER BY person")
     List<ReadMember> members(long id);
+
+    /** Those of some people who were on the list or to check. */
+    @Select("SELECT person, state, due_on, band, why FROM UNNEST(CAST(#{people,"
+            + " typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY)) AS asked(who)"
+            + " JOIN reading_member ON reading = #{id} AND person = who ORDER BY person")
+    List<ReadMember> membersAmong(@Param("id") long id, @Param("people") String[] people);
+
+    /** Has a reading begin with those of another one. */
+    @Insert("INSERT INTO reading_member (reading, person, state, due_on, band, why)"
+            + " SELECT #{to}, person, state, due_on, band, why FROM reading_member WHERE reading = #{from}")
+    int copyMembers(long from, long to);
+
+    @Delete("DELETE FROM reading_member WHERE reading = #{reading} AND person = #{person}")
+    int deleteMember(long reading, String person);
 
     /** @param band empty for none */
     record InBand(String band, int people) {}

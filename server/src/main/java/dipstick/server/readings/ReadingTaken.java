@@ -1,4 +1,11 @@
 package dipstick.server.readings;
 
-/** A list was read anew, within the transaction that keeps the reading. */
-public record ReadingTaken(TakenReading reading) {}
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A list was read anew, within the transaction that keeps the reading.
+ *
+ * @param people who alone may stand otherwise than at the reading before; nothing where everybody may
+ */
+public record ReadingTaken(TakenReading reading, Optional<Set<String>> people) {}

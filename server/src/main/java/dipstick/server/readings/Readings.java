@@ -21,6 +21,7 @@ import dipstick.server.records.View;
 import dipstick.server.records.Views;
 import dipstick.server.web.Problems;
 import java.time.Instant;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -49,12 +50,16 @@ public class Readings {
     /** Who takes the readings that nobody asked for. */
     private static final String NOBODY = "";
 
+    /** Of more people the whole list is read. */
+    private static final int MOST_ANEW = 1000;
+
     private static final JsonMapper JSON = JsonMapper.shared();
 
     private final ReadingMapper readings;
     private final ReadingPlans plans;
     private final ListCriteria criteria;
     private final WhyChanged whyChanged;
+    private final LastRead lastRead;
     private final CriteriaSets sets;
     private final Evaluators evaluators;
     private final Views views;
@@ -70,6 +75,7 @@ public class Readings {
             ReadingPlans plans,
             ListCriteria criteria,
             WhyChanged whyChanged,
+            LastRead lastRead,
             CriteriaSets sets,
             Evaluators evaluators,
             Views views,
@@ -81,6 +87,7 @@ public class Readings {
         this.plans = plans;
         this.criteria = criteria;
         this.whyChanged = whyChanged;
+        this.lastRead = lastRead;
         this.sets = sets;
         this.evaluators = evaluators;
         this.views = views;
@@ -118,6 +125,11 @@ public class Readings {
 
     public List<ReadMember> members(TakenReading reading) {
         return readings.members(reading.id());
+    }
+
+    /** Those of some people, by their numbers. */
+    public List<ReadMember> membersAmong(TakenReading reading, Set<String> people) {
+        return readings.membersAmong(reading.id(), people.toArray(String[]::new));
     }
 
     /** What is different from the reading before. */
@@ -301,13 +313,19 @@ public class Readings {
                         && levels(one).isPresent())
                 .isPresent();
         if (sameAsLast && !anew) {
+            lastRead.keep(last.get(), view);
             return last.get();
         }
         Reading reading = evaluator.read(criteria.of(saved, view.population().fields()));
-        List<ReadMember> members = evaluator.members(reading).stream()
-                .map(member -> member(evaluator, reading, member))
-                .toList();
-        List<ReadChange> changes = last.map(one -> whyChanged.since(one, reading, members, evaluator))
+        boolean sameQuestion = last.filter(one -> one.version() == saved.version()
+                        && one.asOf().equals(evaluator.asOf())
+                        && one.dials().equals(dials))
+                .isPresent();
+        Members members = last.filter(_ -> sameQuestion && !anew)
+                .flatMap(one -> ofSome(one, reading, evaluator))
+                .orElseGet(() -> ofAll(last, reading, evaluator));
+        List<ReadChange> changes = last.map(one ->
+                        whyChanged.since(one, members.before(), reading, members.now(), evaluator))
                 .orElse(List.of());
         TakenReading taken = new TakenReading(
                 0,
@@ -330,15 +348,67 @@ public class Readings {
                 (int) changes.stream()
                         .filter(change -> change.was() == Outcome.YES)
                         .count());
-        return Objects.requireNonNull(transaction.execute(_ -> {
+        TakenReading kept = Objects.requireNonNull(transaction.execute(_ -> {
             long id = readings.insert(taken, JSON.writeValueAsString(LevelCounts.of(reading)));
             ReadPart.of(reading).forEach(part -> readings.insertPart(id, part));
-            readings.insertMembers(id, members);
+            members.of().ifPresent(_ -> {
+                readings.copyMembers(last.orElseThrow().id(), id);
+                members.before().forEach(one -> readings.deleteMember(id, one.person()));
+            });
+            readings.insertMembers(id, members.now());
             changes.forEach(change -> readings.insertChange(id, change));
-            TakenReading kept = readings.find(saved.id(), id).orElseThrow();
-            events.publishEvent(new ReadingTaken(kept));
-            return kept;
+            TakenReading found = readings.find(saved.id(), id).orElseThrow();
+            events.publishEvent(new ReadingTaken(found, members.of()));
+            return found;
         }));
+        lastRead.keep(kept, view);
+        return kept;
+    }
+
+    /**
+     * Members of a list at two readings.
+     *
+     * @param of whom alone this tells, since all others stand as they did; nothing where it tells of everybody
+     */
+    private record Members(Optional<Set<String>> of, List<ReadMember> before, List<ReadMember> now) {}
+
+    private Members ofAll(Optional<TakenReading> last, Reading reading, Evaluator evaluator) {
+        return new Members(
+                Optional.empty(),
+                last.map(one -> readings.members(one.id())).orElse(List.of()),
+                evaluator.members(reading).stream()
+                        .map(member -> member(evaluator, reading, member))
+                        .toList());
+    }
+
+    /** Those alone whose records are others since; nothing where that is not known, or more came of it than of them. */
+    private Optional<Members> ofSome(TakenReading last, Reading reading, Evaluator evaluator) {
+        return lastRead.changedSince(last)
+                .filter(people -> people.size() <= MOST_ANEW)
+                .map(people -> {
+                    BitSet numbers = new BitSet();
+                    people.forEach(person -> reading.records().find(person).ifPresent(numbers::set));
+                    return new Members(
+                            Optional.of(people),
+                            readings.membersAmong(last.id(), people.toArray(String[]::new)),
+                            evaluator.members(reading, numbers).stream()
+                                    .map(member -> member(evaluator, reading, member))
+                                    .toList());
+                })
+                .filter(members -> last.onList() + gain(members, ListMember.State.ON)
+                                == reading.list().yesCount()
+                        && last.toCheck() + gain(members, ListMember.State.CHECK)
+                                == reading.list().unsureCount());
+    }
+
+    private static int gain(Members members, ListMember.State state) {
+        return count(members.now(), state) - count(members.before(), state);
+    }
+
+    private static int count(List<ReadMember> members, ListMember.State state) {
+        return (int) members.stream()
+                .filter(member -> member.state().equals(state.word()))
+                .count();
     }
 
     private static ReadMember member(Evaluator evaluator, Reading reading, ListMember member) {

@@ -25,34 +25,35 @@ class WhyChanged {
     /** As the table has room for it. */
     static final int LONGEST_WORDS = 4000;
 
-    private final ReadingMapper readings;
     private final ListCriteria criteria;
     private final Evaluators evaluators;
     private final Newcomers newcomers;
     private final OtherNumbers otherNumbers;
 
     WhyChanged(
-            ReadingMapper readings,
             ListCriteria criteria,
             Evaluators evaluators,
             Newcomers newcomers,
             OtherNumbers otherNumbers) {
-        this.readings = readings;
         this.criteria = criteria;
         this.evaluators = evaluators;
         this.newcomers = newcomers;
         this.otherNumbers = otherNumbers;
     }
 
-    /** @param now what the reading was taken with */
-    List<ReadChange> since(TakenReading last, Reading reading, List<ReadMember> members, Evaluator now) {
+    /**
+     * @param before those of the reading before of whom it is asked
+     * @param members those of them who are on the list or to check now
+     * @param now what the reading was taken with
+     */
+    List<ReadChange> since(
+            TakenReading last, List<ReadMember> before, Reading reading, List<ReadMember> members, Evaluator now) {
         Optional<Changes> changes = criteria.at(last, reading.records().fields())
-                .map(before -> new Changes(before, last.asOf(), reading, day -> evaluators.sameRecordsAsOf(now, day)));
+                .map(set -> new Changes(set, last.asOf(), reading, day -> evaluators.sameRecordsAsOf(now, day)));
         Map<String, Outcome> was = new HashMap<>();
         Map<String, String> joined = otherNumbers.all();
         // Whoever goes on under another number keeps their place, and did not leave.
-        readings.members(last.id())
-                .forEach(one -> was.merge(joined.getOrDefault(one.person(), one.person()), outcome(one), Outcome::or));
+        before.forEach(one -> was.merge(joined.getOrDefault(one.person(), one.person()), outcome(one), Outcome::or));
         Set<String> came = newcomers.among(
                 members.stream()
                         .map(ReadMember::person)

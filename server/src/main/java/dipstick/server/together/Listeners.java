@@ -91,11 +91,11 @@ class Listeners implements SmartLifecycle {
         List<String> people = colleague.ownPeopleOnly()
                 ? List.of()
                 : touched.people().stream().sorted().toList();
-        boolean mine = touched.people().isEmpty() || touched.hands().contains(colleague.name());
+        boolean mine = touched.whole() || touched.hands().contains(colleague.name());
         return touched.lists().stream()
                 .filter(list -> sharing.of(colleague, list).includes(Right.VIEW))
                 .sorted()
-                .map(list -> new TouchedList(list, people, mine, touched.open()))
+                .map(list -> new TouchedList(list, people, touched.whole(), mine, touched.open()))
                 .toList();
     }
 

@@ -203,12 +203,25 @@ describe('the desk', () => {
     expect(works()[0]?.people).toHaveLength(250)
   })
 
+  it('prints everybody of a pile', async () => {
+    const many = Array.from({ length: 120 }, (_, i): Placed => {
+      return { row: deskRow(`p${String(i)}`), queues: ['OPEN'] }
+    })
+    const { wrapper } = await desk({}, many)
+    const printed: number[] = []
+    vi.stubGlobal('print', () => printed.push(people(wrapper).length))
+    window.dispatchEvent(new KeyboardEvent('keydown', { key: 'p', ctrlKey: true }))
+    await flushPromises()
+    await flushPromises()
+    expect(printed).toEqual([120])
+  })
+
   it('keeps whoever is open in hand when they leave the pile', async () => {
     const gone = PLACED.map((one) => ({ ...one, queues: [...one.queues] }))
     const { wrapper } = await desk({}, gone)
     await press('ArrowDown')
     await wrapper.find('textarea').setValue('half a sentence')
-    gone.find(({ row }) => row.person.id === 'Marl')!.queues = ['WAITING']
+    gone.filter(({ row }) => row.person.id === 'Marl').forEach((one) => (one.queues = ['WAITING']))
     await press('t')
     expect(people(wrapper)).toEqual(['Ardle', 'Tove'])
     expect(inHand(wrapper)).toBe('Marl, Ada')

@@ -110,6 +110,7 @@ const {
   isNobody,
   inSight,
   rowAt,
+  withAll,
   everybody,
   wholeList,
   nextToTake,
@@ -359,7 +360,30 @@ const doing: Record<string, () => unknown> = {
 }
 const FREE_FOR_ALL = new Set(['ArrowDown', 'ArrowUp', 'j', 'k', '/', '?', 'x'])
 
+const printing = ref(false)
+/** Of more than this a sheet of paper is no help. */
+const MOST_PRINTED = 5000
+
+/** All of the pile, also those who did not come in sight yet. */
+async function print() {
+  if ((answered.value?.total ?? 0) > MOST_PRINTED) {
+    warn(`These are more than ${count(MOST_PRINTED)}. Take them out as a file instead.`)
+    return
+  }
+  await withAll(async () => {
+    printing.value = true
+    await nextTick()
+    window.print()
+    printing.value = false
+  })
+}
+
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (event.key === 'p' && (event.ctrlKey || event.metaKey) && shown.value === '') {
+    event.preventDefault()
+    void print()
+    return
+  }
   if (isTyped(event) || shown.value !== '') {
     return
   }
@@ -469,6 +493,7 @@ async function takeOut() {
           />
           <DeskTable
             v-model:in-sight="inSight"
+            :printing="printing"
             :marked="markedIds"
             :rows="rows"
             :total="answered?.total"

@@ -9,7 +9,7 @@ import type { DeskRow } from './queues'
 
 /** The people of a queue, one line each, with the one in hand marked. Who is not in sight need not have come yet. */
 const inSight = defineModel<readonly [number, number]>('inSight', { required: true })
-const { rows, total, groups, view, current, today, marked } = defineProps<{
+const { rows, total, groups, view, current, today, printing, marked } = defineProps<{
   /** Those who came, by their place in the order. */
   rows: ReadonlyMap<number, DeskRow>
   /** How many there are; nothing while that is not known. */
@@ -20,6 +20,8 @@ const { rows, total, groups, view, current, today, marked } = defineProps<{
   current: string
   today: string
   empty: string
+  /** Whether everybody stands who came, as on paper, not only those who are in sight. */
+  printing?: boolean
   /** Who is marked, by number. */
   marked: ReadonlySet<string>
 }>()
@@ -55,17 +57,18 @@ const reachable = computed(() =>
   placeOfCurrent.value === undefined ? rows.get(0)?.person.id : current,
 )
 
-/** On paper everybody stands who came, not only those who are in sight. */
-const printing = ref(false)
-useEventListener(window, 'beforeprint', () => (printing.value = true))
-useEventListener(window, 'afterprint', () => (printing.value = false))
+const onPaper = ref(false)
+useEventListener(window, 'beforeprint', () => (onPaper.value = true))
+useEventListener(window, 'afterprint', () => (onPaper.value = false))
 
 const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(source, {
   itemHeight: ROW_HEIGHT,
   overscan: 12,
 })
 
-const lines = computed(() => (printing.value ? source.value : list.value.map((one) => one.data)))
+const lines = computed(() =>
+  printing || onPaper.value ? source.value : list.value.map((one) => one.data),
+)
 
 watch(list, (shown) => {
   const first = shown[0]?.data

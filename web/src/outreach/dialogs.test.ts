@@ -1,5 +1,4 @@
 import { button, clear, Refusal, serving, shown } from '@/testing'
-import { deskRow } from '@/testing/rows'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import type { Component } from 'vue'

@@ -13,6 +13,7 @@ export const KEYS = [
   { key: 'x', does: 'mark; what is done then is done about all marked' },
   { key: 'u', does: 'undo' },
   { key: '/', does: 'find' },
+  { key: 'Ctrl+P', does: 'print all of this pile' },
   { key: '?', does: 'these keys' },
 ] as const
 

@@ -1,5 +1,6 @@
 import { send, type Schemas } from '@/api/client'
 import { useQueries, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { until } from '@vueuse/core'
 import { computed, shallowRef, watch, type Ref } from 'vue'
 import type { ColumnId, SET_ORDER } from './columns'
 import { ALL_BANDS, type DeskRow, type QueueId } from './queues'
@@ -174,6 +175,19 @@ export function useDeskPages(
       (!listed.value && one.data.value !== undefined && one.data.value.rows.length === 0),
   )
 
+  /** Has everybody of the pile come, while something is done that is about all of them. */
+  async function withAll(what: () => Promise<void>): Promise<void> {
+    const total = answered.value?.total ?? 0
+    const before = inSight.value
+    inSight.value = [0, Math.max(0, total - 1)]
+    try {
+      await until(() => rows.value.size >= total || error.value !== null).toBe(true)
+      await what()
+    } finally {
+      inSight.value = before
+    }
+  }
+
   function everybody(wanted: Asked = asked.value): Promise<Marked[]> {
     return send<Marked[]>(`${address.value}/everybody?${parameters(wanted).toString()}`)
   }
@@ -202,6 +216,7 @@ export function useDeskPages(
     isNobody,
     inSight,
     rowAt,
+    withAll,
     everybody,
     wholeList,
     nextToTake,

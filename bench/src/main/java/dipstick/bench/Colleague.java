@@ -85,7 +85,10 @@ final class Colleague implements AutoCloseable {
         String person = people.get(at);
         get("due", "/api/who/" + person + "/prompts");
         Noted noted = seen.noting(list, person);
-        json("note", "/api/lists/" + list + "/desk/work", note(person, found(OPEN, desk, 2).get(at)));
+        json(
+                "note",
+                "/api/lists/" + list + "/desk/work",
+                note(person, found(OPEN, desk, 2).get(at)));
         noted.done();
     }
 
@@ -122,23 +125,22 @@ final class Colleague implements AutoCloseable {
 
     private String json(String what, String path, String body) throws IOException, InterruptedException {
         return send(
-                what,
-                request(path).header("Content-Type", "application/json").POST(BodyPublishers.ofString(body)));
+                what, request(path).header("Content-Type", "application/json").POST(BodyPublishers.ofString(body)));
     }
 
     private String post(String what, String path, String body) throws IOException, InterruptedException {
         return send(
                 what,
-                request(path)
-                        .header("Content-Type", "application/octet-stream")
-                        .POST(BodyPublishers.ofString(body)));
+                request(path).header("Content-Type", "application/octet-stream").POST(BodyPublishers.ofString(body)));
     }
 
     /** What the server's own figures say, as Prometheus reads them, with a token that lasts a day. */
     String figures(String password) throws IOException, InterruptedException {
         if (token.isEmpty()) {
-            String wanted = "{\"label\":\"load\",\"scopes\":[\"HEALTH_READ\"],\"days\":1,\"current\":\"" + password + "\"}";
-            token = found(TOKEN, json("token", "/api/session/tokens", wanted), 1).getFirst();
+            String wanted =
+                    "{\"label\":\"load\",\"scopes\":[\"HEALTH_READ\"],\"days\":1,\"current\":\"" + password + "\"}";
+            token = found(TOKEN, json("token", "/api/session/tokens", wanted), 1)
+                    .getFirst();
         }
         return send("figures", request("/actuator/prometheus").header("Authorization", "Bearer " + token));
     }

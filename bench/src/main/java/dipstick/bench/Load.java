@@ -26,7 +26,10 @@ import picocli.CommandLine.Option;
  * desk and listens; reads the desk, the rack and Today again when told that something about a list is new; and notes
  * something every 10 to 30 seconds. In the middle a file of records is brought in.
  */
-@Command(name = "load", mixinStandardHelpOptions = true, description = "How long many at once wait at a demo that runs.")
+@Command(
+        name = "load",
+        mixinStandardHelpOptions = true,
+        description = "How long many at once wait at a demo that runs.")
 final class Load implements Callable<Integer> {
     /** As the demo's sign-in page shows them; all of them may work lists. */
     private static final Map<String, String> PASSWORDS =
@@ -48,7 +51,10 @@ final class Load implements Callable<Integer> {
     private static final Pattern FIGURE =
             Pattern.compile("^(jvm_memory_used_bytes|jvm_threads_live_threads)\\{([^}]*)} (\\S+)$", Pattern.MULTILINE);
 
-    @Option(names = "--url", defaultValue = "http://localhost:8086", description = "Where the demo is: ${DEFAULT-VALUE}.")
+    @Option(
+            names = "--url",
+            defaultValue = "http://localhost:8086",
+            description = "Where the demo is: ${DEFAULT-VALUE}.")
     private URI address;
 
     @Option(names = "--clients", defaultValue = "50", description = "How many at once: ${DEFAULT-VALUE}.")

@@ -1,9 +1,7 @@
 package dipstick.server.lists;
 
-import dipstick.core.criteria.Band;
 import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.InvalidCriteria;
-import dipstick.core.doubts.Doubts;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.ListMember;
 import dipstick.core.evaluate.Reading;
@@ -24,8 +22,6 @@ import dipstick.server.people.PersonView;
 import dipstick.server.practice.Today;
 import dipstick.server.readings.DialSetting;
 import dipstick.server.readings.ListCriteria;
-import dipstick.server.readings.Readings;
-import dipstick.server.readings.TakenReading;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import dipstick.server.web.Download;
@@ -41,7 +37,6 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.MultiValueMap;

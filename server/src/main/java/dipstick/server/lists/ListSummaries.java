@@ -84,8 +84,7 @@ class ListSummaries {
         Sharing.Seen seen = sharing.seenBy(accounts.here());
         Map<String, TakenReading> last = readings.latestOfEach();
         List<SavedSet> inForce = sets.inForce();
-        Map<String, Integer> versions =
-                inForce.stream().collect(Collectors.toMap(SavedSet::id, SavedSet::version));
+        Map<String, Integer> versions = inForce.stream().collect(Collectors.toMap(SavedSet::id, SavedSet::version));
         return inForce.stream()
                 .filter(set -> seen.includes(set.id()))
                 .map(set -> summary(set, evaluator, versions, Optional.ofNullable(last.get(set.id())))

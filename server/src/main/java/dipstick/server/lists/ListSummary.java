@@ -38,6 +38,19 @@ record ListSummary(
 
     ListSummary shared(String words) {
         return new ListSummary(
-                id, name, purpose, on, toCheck, has, eligible, shouldHave, bands, readOn, dials, words, doubts, problem);
+                id,
+                name,
+                purpose,
+                on,
+                toCheck,
+                has,
+                eligible,
+                shouldHave,
+                bands,
+                readOn,
+                dials,
+                words,
+                doubts,
+                problem);
     }
 }

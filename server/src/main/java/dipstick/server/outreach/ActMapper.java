@@ -167,7 +167,8 @@ interface ActMapper {
     List<Hand> handsOf(String account);
 
     /** How those came to somebody's hand whom another one gave them, if nobody went on with them since. */
-    @Select("SELECT " + COLUMNS + " FROM outreach_act WHERE kind IN ('GIVEN', 'HANDED_OVER') AND id IN (SELECT MAX(a.id)"
+    @Select("SELECT " + COLUMNS
+            + " FROM outreach_act WHERE kind IN ('GIVEN', 'HANDED_OVER') AND id IN (SELECT MAX(a.id)"
             + " FROM outreach_act a JOIN in_hand h ON h.person = a.person"
             + " WHERE h.account = #{account} AND NOT a.undone AND a.account <> '' GROUP BY a.person) ORDER BY person")
     List<DeskAct> handedTo(String account);

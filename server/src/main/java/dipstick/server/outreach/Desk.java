@@ -72,10 +72,11 @@ public class Desk {
 
     Page page(String set, DeskAsked asked) {
         Seen seen = seen(set);
-        DeskSight.Found found = seen.sight().find(asked);
-        int total = found.places().size();
+        int end = (int) Math.min(Integer.MAX_VALUE, (long) asked.first() + asked.most());
+        DeskSight.Found found = seen.sight().find(asked, end);
+        int total = found.total();
         int from = Math.min(asked.first(), total);
-        int to = Math.min(total, from + asked.most());
+        int to = Math.min(total, end);
         return new Page(
                 seen.book().layout(),
                 seen.book().isOrdered(),

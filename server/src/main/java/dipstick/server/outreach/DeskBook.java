@@ -69,13 +69,12 @@ final class DeskBook {
      * @param changed by person; nothing for whoever is not shown any more
      */
     DeskBook with(Map<String, Optional<Place>> changed) {
-        boolean same = changed.entrySet().stream()
-                .allMatch(one -> find(one.getKey()).equals(one.getValue()));
+        boolean same =
+                changed.entrySet().stream().allMatch(one -> find(one.getKey()).equals(one.getValue()));
         if (same) {
             return this;
         }
-        boolean sameOrder = changed.entrySet().stream()
-                .allMatch(one -> standAlike(find(one.getKey()), one.getValue()));
+        boolean sameOrder = changed.entrySet().stream().allMatch(one -> standAlike(find(one.getKey()), one.getValue()));
         return sameOrder
                 ? new DeskBook(day, records, layout, placesWith(changed), at, order, beyondTop)
                 : new DeskBook(day, records, layout, placesWith(changed));
@@ -96,7 +95,7 @@ final class DeskBook {
             }
         }
         if (somebodyNew) {
-            after.sort(Comparator.comparing(place -> place.entry().id()));
+            after.sort(Comparator.comparingLong(place -> place.entry().id()));
         }
         return List.copyOf(after);
     }
@@ -146,5 +145,4 @@ final class DeskBook {
     boolean isBeyondTop(Place place) {
         return beyondTop.contains(place.person());
     }
-
 }

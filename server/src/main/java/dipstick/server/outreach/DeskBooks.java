@@ -9,6 +9,7 @@ import dipstick.server.records.RecordsChanged;
 import dipstick.server.records.View;
 import dipstick.server.records.Views;
 import dipstick.server.together.ListsTouched;
+import jakarta.annotation.PreDestroy;
 import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
@@ -19,7 +20,6 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import jakarta.annotation.PreDestroy;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -94,8 +94,8 @@ class DeskBooks {
             one.read = Optional.empty();
             DeskBook book = before.flatMap(read -> anew(saved, read, now, people))
                     .orElseGet(() -> reader.read(saved, now.evaluator()));
-            one.read = Optional.of(new Read(
-                    new Source(now.view().version(), now.evaluator().asOf(), saved.version()), book));
+            one.read = Optional.of(
+                    new Read(new Source(now.view().version(), now.evaluator().asOf(), saved.version()), book));
             return book;
         }
     }

@@ -1,10 +1,11 @@
 package dipstick.server.outreach;
 
-import dipstick.core.population.Population;
 import dipstick.core.text.NormalText;
 import dipstick.server.people.PersonLine;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.regex.Matcher;
@@ -25,6 +26,8 @@ final class DeskColumns {
     private final DeskRows rows;
     private final String account;
     private final LocalDate day;
+    /** As they are written; a list has many people and few days. */
+    private final Map<String, Key> days = new HashMap<>();
 
     /** @param account of whoever looks */
     DeskColumns(DeskBook book, DeskRows rows, String account, LocalDate day) {
@@ -48,6 +51,9 @@ final class DeskColumns {
 
         @Override
         public int compareTo(Key other) {
+            if (this == other) {
+                return 0;
+            }
             int byNumber = Double.compare(number, other.number);
             return byNumber != 0 ? byNumber : text.compareTo(other.text);
         }
@@ -55,9 +61,8 @@ final class DeskColumns {
 
     /** By what a column sorts; by nothing where there is none of this name. */
     Function<Place, Key> sortKey(String column) {
-        Population records = book.records();
         return switch (column) {
-            case "name" -> place -> Key.of(PersonLine.name(records, place.person()));
+            case "name" -> place -> new Key(Double.POSITIVE_INFINITY, place.name());
             case "age" -> place -> Key.of(firstNumber(line(place).age()).orElse(-1.0));
             case DUE -> place -> due(place.entry().dueOn());
             case "overdue" -> place -> daysLate(place.entry().dueOn());
@@ -102,13 +107,16 @@ final class DeskColumns {
     private static Key cell(String cell) {
         return DAY.matcher(cell).matches()
                 ? Key.of(cell)
-                : firstNumber(cell).map(number -> new Key(number, NormalText.of(cell))).orElseGet(() -> Key.of(cell));
+                : firstNumber(cell)
+                        .map(number -> new Key(number, NormalText.of(cell)))
+                        .orElseGet(() -> Key.of(cell));
     }
 
     /** What those have in common who stand under one heading of a column. */
     Function<Place, String> heading(String column) {
         return switch (column) {
-            case "next" -> place -> place.entry().nextStep() + " " + place.entry().nextOn();
+            case "next" ->
+                place -> place.entry().nextStep() + " " + place.entry().nextOn();
             case "last" ->
                 place -> place.attempt()
                         .map(attempt -> attempt.outcome() + " " + attempt.onDay())
@@ -129,7 +137,7 @@ final class DeskColumns {
     }
 
     /** Who never met it comes first, whoever has no due date last. */
-    private static Key due(String due) {
+    private Key due(String due) {
         return due.equals(NEVER) ? Key.of(-Double.MAX_VALUE) : dayOr(due, Double.MAX_VALUE);
     }
 
@@ -140,8 +148,10 @@ final class DeskColumns {
         return Key.of(due.isEmpty() ? -1 : ChronoUnit.DAYS.between(LocalDate.parse(due), day));
     }
 
-    private static Key dayOr(String written, double otherwise) {
-        return Key.of(written.isEmpty() ? otherwise : LocalDate.parse(written).toEpochDay());
+    private Key dayOr(String written, double otherwise) {
+        return written.isEmpty()
+                ? Key.of(otherwise)
+                : days.computeIfAbsent(written, one -> Key.of(LocalDate.parse(one).toEpochDay()));
     }
 
     private static Optional<Double> firstNumber(String text) {

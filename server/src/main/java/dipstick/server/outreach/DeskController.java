@@ -168,10 +168,7 @@ class DeskController {
         String here = accounts.here().name();
         return desk.everybody(set, asked).stream()
                 .map(place -> new Marked(
-                        place.person(),
-                        place.entry().revision(),
-                        place.entry().standing(),
-                        place.isInHandOf(here)))
+                        place.person(), place.entry().revision(), place.entry().standing(), place.isInHandOf(here)))
                 .toList();
     }
 

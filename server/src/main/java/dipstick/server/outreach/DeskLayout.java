@@ -72,23 +72,22 @@ final class DeskLayout {
      * last.
      */
     Optional<Map<String, Integer>> places(List<Place> shown) {
-        return layout.filter(by -> by.isOrdered() || by.top().isPresent())
-                .map(ordered -> {
-                    Map<String, Integer> places = new HashMap<>();
-                    shown.forEach(place -> places.put(place.person(), shown.size()));
-                    List<String> people = ordered(ordered, shown.stream(), Entry.Standing.ON, Entry.Standing.CHECK);
-                    for (int place = 0; place < people.size(); place++) {
-                        places.put(people.get(place), place);
-                    }
-                    return places;
-                });
+        return layout.filter(by -> by.isOrdered() || by.top().isPresent()).map(ordered -> {
+            Map<String, Integer> places = new HashMap<>();
+            shown.forEach(place -> places.put(place.person(), shown.size()));
+            List<String> people = ordered(ordered, shown.stream(), Entry.Standing.ON, Entry.Standing.CHECK);
+            for (int place = 0; place < people.size(); place++) {
+                places.put(people.get(place), place);
+            }
+            return places;
+        });
     }
 
     /** Those who are on the list and still to be contacted, and whom the set does not show so far. */
     Set<String> beyondTop(List<Place> shown) {
         List<String> ordered = layout.filter(by -> by.top().isPresent())
-                .map(by -> ordered(
-                        by, shown.stream().filter(place -> place.entry().isOpen()), Entry.Standing.ON))
+                .map(by ->
+                        ordered(by, shown.stream().filter(place -> place.entry().isOpen()), Entry.Standing.ON))
                 .orElse(List.of());
         return Set.copyOf(ordered.subList(Math.min(ordered.size(), top().orElse(0)), ordered.size()));
     }

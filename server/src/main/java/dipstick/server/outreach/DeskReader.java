@@ -2,7 +2,9 @@ package dipstick.server.outreach;
 
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.population.Population;
+import dipstick.core.text.NormalText;
 import dipstick.server.criteria.SavedSet;
+import dipstick.server.people.PersonLine;
 import dipstick.server.readings.ListCriteria;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -26,12 +28,7 @@ class DeskReader {
     private final Manners manners;
     private final ListCriteria criteria;
 
-    DeskReader(
-            EntryMapper entries,
-            ActMapper acts,
-            SetAsideMapper setAsides,
-            Manners manners,
-            ListCriteria criteria) {
+    DeskReader(EntryMapper entries, ActMapper acts, SetAsideMapper setAsides, Manners manners, ListCriteria criteria) {
         this.entries = entries;
         this.acts = acts;
         this.setAsides = setAsides;
@@ -51,13 +48,14 @@ class DeskReader {
         HeldBack heldBack = new HeldBack(manners.of(set.id()).hold(), records, day, reached);
         Map<String, Hand> hands =
                 acts.handsOfSet(set.id()).stream().collect(Collectors.toMap(Hand::person, Function.identity()));
-        Map<String, DeskAct> attempts = acts.lastAttempts(set.id()).stream()
-                .collect(Collectors.toMap(DeskAct::person, Function.identity()));
+        Map<String, DeskAct> attempts =
+                acts.lastAttempts(set.id()).stream().collect(Collectors.toMap(DeskAct::person, Function.identity()));
         Map<String, List<SetAside>> asides =
                 setAsides.ofSet(set.id()).stream().collect(Collectors.groupingBy(SetAside::person));
         List<Place> places = shown.stream()
                 .map(entry -> new Place(
                         entry,
+                        name(records, entry.person()),
                         heldBack.why(entry.person()),
                         aside(set.id(), asides.getOrDefault(entry.person(), List.of()), day),
                         Optional.ofNullable(hands.get(entry.person())),
@@ -69,6 +67,10 @@ class DeskReader {
     private DeskLayout layout(SavedSet set, Evaluator evaluator, List<Place> places) {
         return new DeskLayout(
                 evaluator, criteria.fitting(set, evaluator.population().fields()), places);
+    }
+
+    private static String name(Population records, String person) {
+        return NormalText.of(PersonLine.name(records, person));
     }
 
     private static boolean isShown(Entry entry, LocalDate day) {
@@ -109,6 +111,7 @@ class DeskReader {
                 .orElse(Map.of());
         return new Place(
                 entry,
+                name(evaluator.population(), person),
                 new HeldBack(hold, evaluator.population(), evaluator.asOf(), reached).why(person),
                 aside(set, setAsides.ofPerson(person), evaluator.asOf()),
                 acts.hand(person),

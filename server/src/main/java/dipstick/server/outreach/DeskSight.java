@@ -16,9 +16,13 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** What one colleague sees of a book: those whom they may see, how many are in each pile, and whom they ask for. */
 final class DeskSight {
+    /** Where fewer than one of so many are wanted, not all are sorted. */
+    private static final int FEW = 4;
+
     private final DeskBook book;
     private final List<ListPart> parts;
     private final Colleague who;
@@ -77,7 +81,9 @@ final class DeskSight {
                 .collect(Collectors.toMap(place -> place.entry().band(), _ -> 1, Integer::sum, TreeMap::new));
         Map<String, Integer> ordered = new LinkedHashMap<>();
         book.layout().bands().forEach(band -> ordered.put(band, people.getOrDefault(band, 0)));
-        people.keySet().stream().filter(band -> !band.isEmpty()).forEach(band -> ordered.putIfAbsent(band, people.get(band)));
+        people.keySet().stream()
+                .filter(band -> !band.isEmpty())
+                .forEach(band -> ordered.putIfAbsent(band, people.get(band)));
         if (!ordered.isEmpty() && people.containsKey("")) {
             ordered.put("", people.get(""));
         }
@@ -89,19 +95,26 @@ final class DeskSight {
     /**
      * Those who are asked for, in their order.
      *
+     * @param total how many there are
+     * @param places the first of them, at least as many as were wanted
      * @param groups how many stand under each heading, in the order of these; none where they are not gathered
      */
-    record Found(List<Place> places, List<Integer> groups) {}
+    record Found(int total, List<Place> places, List<Integer> groups) {}
 
+    /** All who are asked for, whatever the page. */
     Found find(DeskAsked asked) {
+        return find(asked, Integer.MAX_VALUE);
+    }
+
+    /** @param most how many of the first are wanted */
+    Found find(DeskAsked asked, int most) {
         if (!asked.person().isEmpty()) {
-            return new Found(
-                    asked.person().stream()
-                            .distinct()
-                            .flatMap(person -> book.find(person).stream())
-                            .filter(place -> who.maySeePeopleOf(field(place, "provider")))
-                            .toList(),
-                    List.of());
+            List<Place> named = asked.person().stream()
+                    .distinct()
+                    .flatMap(person -> book.find(person).stream())
+                    .filter(place -> who.maySeePeopleOf(field(place, "provider")))
+                    .toList();
+            return new Found(named.size(), named, List.of());
         }
         List<Place> found = mine.stream()
                 .filter(ofPart(asked)
@@ -110,7 +123,7 @@ final class DeskSight {
                         .and(ofQueue(asked))
                         .and(named(asked)))
                 .toList();
-        return sorted(found, asked);
+        return sorted(found, asked, most);
     }
 
     /** Whoever is in one's own hand is shown whatever the set leaves out. */
@@ -153,7 +166,9 @@ final class DeskSight {
 
     private Predicate<Place> named(DeskAsked asked) {
         String words = NormalText.of(asked.find().orElse(""));
-        return words.isEmpty() ? _ -> true : place -> NormalText.of(toFind(place)).contains(words);
+        return words.isEmpty()
+                ? _ -> true
+                : place -> NormalText.of(toFind(place)).contains(words);
     }
 
     private String toFind(Place place) {
@@ -173,9 +188,9 @@ final class DeskSight {
     }
 
     /** Somebody with what they are sorted by. */
-    private record Sorted(Place place, Key group, String heading, boolean last, Key key, Key name) {}
+    private record Sorted(Place place, Key group, String heading, boolean last, Key key) {}
 
-    private Found sorted(List<Place> found, DeskAsked asked) {
+    private Found sorted(List<Place> found, DeskAsked asked, int most) {
         String sort = asked.sort().orElse(book.isOrdered() ? DeskColumns.SET_ORDER : DeskColumns.DUE);
         if (sort.equals("also") || asked.group().filter("also"::equals).isPresent()) {
             rows.readAlsoOn(found);
@@ -184,31 +199,34 @@ final class DeskSight {
         Function<Place, Key> group = asked.group().map(columns::sortKey).orElse(_ -> Key.NOTHING);
         Function<Place, String> heading = asked.group().map(columns::heading).orElse(_ -> "");
         Function<Place, Key> key = columns.sortKey(sort);
-        Function<Place, Key> name = columns.sortKey("name");
         boolean checkLast = DeskColumns.checkComesLast(sort);
-        List<Sorted> all = new ArrayList<>(found.stream()
+        Stream<Sorted> all = found.stream()
                 .map(place -> new Sorted(
-                        place,
-                        group.apply(place),
-                        heading.apply(place),
-                        checkLast && !place.isOn(),
-                        key.apply(place),
-                        name.apply(place)))
-                .toList());
-        Comparator<Sorted> byKey = Comparator.comparing(Sorted::key);
-        all.sort(Comparator.comparing(Sorted::group)
-                .thenComparing(Sorted::heading)
-                .thenComparing(Sorted::last)
-                .thenComparing(asked.isDescending() ? byKey.reversed() : byKey)
-                .thenComparing(Sorted::name)
-                .thenComparing(one -> one.place().person()));
+                        place, group.apply(place), heading.apply(place), checkLast && !place.isOn(), key.apply(place)));
+        Comparator<Sorted> order = order(asked.isDescending());
+        if (asked.group().isEmpty()) {
+            List<Place> first = (most < found.size() / FEW ? First.of(most, all, order) : all.sorted(order))
+                    .map(Sorted::place)
+                    .toList();
+            return new Found(found.size(), first, List.of());
+        }
+        List<Sorted> gathered = all.sorted(order).toList();
+        Map<String, Integer> people = gathered.stream()
+                .collect(Collectors.toMap(Sorted::heading, _ -> 1, Integer::sum, LinkedHashMap::new));
         return new Found(
-                all.stream().map(Sorted::place).toList(),
-                asked.group()
-                        .map(_ -> List.copyOf(all.stream()
-                                .collect(Collectors.toMap(Sorted::heading, _ -> 1, Integer::sum, LinkedHashMap::new))
-                                .values()))
-                        .orElse(List.of()));
+                found.size(), gathered.stream().map(Sorted::place).toList(), List.copyOf(people.values()));
+    }
+
+    /** By group, then as the column says, then by name. */
+    private static Comparator<Sorted> order(boolean descending) {
+        return (one, other) -> {
+            int by = one.group.compareTo(other.group);
+            by = by != 0 ? by : one.heading.compareTo(other.heading);
+            by = by != 0 ? by : Boolean.compare(one.last, other.last);
+            by = by != 0 ? by : descending ? other.key.compareTo(one.key) : one.key.compareTo(other.key);
+            by = by != 0 ? by : one.place.name().compareTo(other.place.name());
+            return by != 0 ? by : one.place.person().compareTo(other.place.person());
+        };
     }
 
     /**

@@ -17,8 +17,7 @@ interface EntryMapper {
             "id, set_id, person, standing, state, due_on, band, joined_on, why, steps_done, next_step, next_on,"
                     + " revision, changed_on";
 
-    String NOT_JOINED =
-            "NOT EXISTS (SELECT 1 FROM person_number n WHERE n.number = e.person AND n.delivery < 0)";
+    String NOT_JOINED = "NOT EXISTS (SELECT 1 FROM person_number n WHERE n.number = e.person AND n.delivery < 0)";
 
     String OPEN = "state IN ('TO_CONTACT', 'IN_PROGRESS')";
 

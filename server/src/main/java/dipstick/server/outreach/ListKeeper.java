@@ -95,8 +95,8 @@ class ListKeeper {
         ContactPlan plan = manners.of(set).plan();
         String batch = UUID.randomUUID().toString();
         List<Entry> joined = new ArrayList<>();
-        List<ReadMember> members = people.map(some -> readings.membersAmong(reading, some))
-                .orElseGet(() -> readings.members(reading));
+        List<ReadMember> members =
+                people.map(some -> readings.membersAmong(reading, some)).orElseGet(() -> readings.members(reading));
         for (ReadMember member : members) {
             Entry before = known.remove(member.person());
             if (before == null) {

@@ -78,7 +78,10 @@ class PeopleInHand implements Holdings {
                             from.name(),
                             false)));
             events.publishEvent(ListsTouched.worked(
-                    open.stream().map(Entry::setId).collect(Collectors.toSet()), Set.of(hand.person()), Set.of(from.name(), to.name()), false));
+                    open.stream().map(Entry::setId).collect(Collectors.toSet()),
+                    Set.of(hand.person()),
+                    Set.of(from.name(), to.name()),
+                    false));
         }
         return nobodys == 0
                 ? Optional.empty()

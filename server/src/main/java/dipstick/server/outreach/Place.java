@@ -6,12 +6,14 @@ import java.util.Optional;
 /**
  * Somebody's place on a list, with what bears on it, whoever looks.
  *
+ * @param name theirs, as it is compared
  * @param heldBack why they are not to be called or written to now; nothing where they may be
  * @param aside until when and why a colleague set them aside; nothing where nobody did, or it is over
  * @param attempt the latest one, on whichever list
  */
 record Place(
         Entry entry,
+        String name,
         Optional<String> heldBack,
         Optional<SetAside> aside,
         Optional<Hand> hand,

@@ -23,9 +23,7 @@ class SeenLists {
     Map<String, SavedSet> of(Colleague who) {
         Sharing.Seen seen = sharing.seenBy(who);
         Map<String, SavedSet> lists = new LinkedHashMap<>();
-        sets.inForce().stream()
-                .filter(set -> seen.includes(set.id()))
-                .forEach(set -> lists.put(set.id(), set));
+        sets.inForce().stream().filter(set -> seen.includes(set.id())).forEach(set -> lists.put(set.id(), set));
         return lists;
     }
 }

@@ -27,7 +27,9 @@ class PersonalReadings implements PersonalData {
 
         @Select("""
                 SELECT r.as_of, r.set_id, m.state, m.due_on, m.band, m.why
-                FROM reading_member m JOIN reading r ON r.id = m.reading WHERE m.person = #{person} ORDER BY r.id
+                FROM reading_member m JOIN reading r
+                    ON r.base = m.reading AND r.id >= m.from_reading AND r.id < m.until_reading
+                WHERE m.person = #{person} ORDER BY r.id
                 """)
         List<Was> membersOf(String person);
 

@@ -39,7 +39,7 @@ public record ReadPart(String field, String name, int eligible, int has, int onL
         Map<String, BitSet> parts = new TreeMap<>();
         Map<String, String> names = new HashMap<>();
         written.entrySet().stream()
-                .sorted(Comparator.comparing(part -> part.getValue().nextSetBit(0)))
+                .sorted(Comparator.comparingInt(part -> part.getValue().nextSetBit(0)))
                 .forEach(part -> {
                     String key = NormalText.of(part.getKey());
                     names.putIfAbsent(key, part.getKey());

@@ -3,16 +3,19 @@ package dipstick.server.readings;
 import dipstick.server.database.Chunks;
 import java.util.List;
 import java.util.Optional;
-import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface ReadingMapper {
     String COLUMNS = "id, set_id, version, as_of, taken_at, taken_by, occasion, records_at, records_stamp, dials,"
-            + " eligible, has, on_list, to_check, joined, gone";
+            + " eligible, has, on_list, to_check, joined, gone, base";
+
+    /** Of the members that were told since a whole reading, those that hold at one. */
+    String HOLDS = "reading = #{one.base} AND from_reading <= #{one.id} AND until_reading > #{one.id}";
 
     /** The newest first. */
     @Select("SELECT " + COLUMNS + " FROM reading WHERE set_id = #{set} ORDER BY id DESC")
@@ -27,30 +30,29 @@ interface ReadingMapper {
     @Select("SELECT " + COLUMNS + " FROM reading WHERE set_id = #{set} AND id = #{id}")
     Optional<TakenReading> find(String set, long id);
 
-    @Select("SELECT person, state, due_on, band, why FROM reading_member WHERE reading = #{id} ORDER BY person")
-    List<ReadMember> members(long id);
+    @Select("SELECT person, state, due_on, band, why FROM reading_member WHERE " + HOLDS + " ORDER BY person")
+    List<ReadMember> members(@Param("one") TakenReading reading);
 
-    /** Those of some people who were on the list or to check. */
-    @Select("SELECT person, state, due_on, band, why FROM UNNEST(CAST(#{people,"
-            + " typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY)) AS asked(who)"
-            + " JOIN reading_member ON reading = #{id} AND person = who ORDER BY person")
-    List<ReadMember> membersAmong(@Param("id") long id, @Param("people") String[] people);
+    /** Somebody who was on the list or to check. */
+    @Select("SELECT person, state, due_on, band, why FROM reading_member WHERE person = #{person} AND " + HOLDS)
+    Optional<ReadMember> member(@Param("one") TakenReading reading, @Param("person") String person);
 
-    /** Has a reading begin with those of another one. */
-    @Insert("INSERT INTO reading_member (reading, person, state, due_on, band, why)"
-            + " SELECT #{to}, person, state, due_on, band, why FROM reading_member WHERE reading = #{from}")
-    int copyMembers(long from, long to);
+    /** Has it be told no more of somebody from a reading on. */
+    @Update("UPDATE reading_member SET until_reading = #{from} WHERE reading = #{base} AND person = #{person}"
+            + " AND until_reading > #{from}")
+    int endMember(long base, String person, long from);
 
-    @Delete("DELETE FROM reading_member WHERE reading = #{reading} AND person = #{person}")
-    int deleteMember(long reading, String person);
+    /** A whole reading is told from itself. */
+    @Update("UPDATE reading SET base = id WHERE id = #{id}")
+    int isWhole(long id);
 
     /** @param band empty for none */
     record InBand(String band, int people) {}
 
     /** How many were on the list in each band in which there was anybody. */
     @Select(
-            "SELECT band, COUNT(*) AS people FROM reading_member WHERE reading = #{id} AND state = #{state} GROUP BY band")
-    List<InBand> inBands(long id, String state);
+            "SELECT band, COUNT(*) AS people FROM reading_member WHERE state = #{state} AND " + HOLDS + " GROUP BY band")
+    List<InBand> inBands(@Param("one") TakenReading reading, @Param("state") String state);
 
     @Select("SELECT person, was, now_is, cause, words FROM reading_change WHERE reading = #{id} ORDER BY person")
     List<ReadChange> changes(long id);
@@ -75,10 +77,10 @@ interface ReadingMapper {
     @Select(value = """
             SELECT id FROM FINAL TABLE (
                 INSERT INTO reading (set_id, version, as_of, taken_at, taken_by, occasion, records_at, records_stamp,
-                    dials, eligible, has, on_list, to_check, joined, gone, levels)
+                    dials, eligible, has, on_list, to_check, joined, gone, base, levels)
                 VALUES (#{one.setId}, #{one.version}, #{one.asOf}, #{one.takenAt}, #{one.takenBy}, #{one.occasion},
                     #{one.recordsAt}, #{one.recordsStamp}, #{one.dials}, #{one.eligible}, #{one.has}, #{one.onList},
-                    #{one.toCheck}, #{one.joined}, #{one.gone}, #{levels}))
+                    #{one.toCheck}, #{one.joined}, #{one.gone}, #{one.base}, #{levels}))
             """, affectData = true)
     long insert(@Param("one") TakenReading reading, @Param("levels") String levels);
 
@@ -96,11 +98,17 @@ interface ReadingMapper {
             + " ORDER BY field, LOWER(name)")
     List<ReadPart> parts(long reading);
 
-    /** Many at once, since a list can be long. */
-    default void insertMembers(long reading, List<ReadMember> members) {
+    /**
+     * Many at once, since a list can be long.
+     *
+     * @param base the whole reading that they are told with
+     * @param from the reading from which on they hold
+     */
+    default void insertMembers(long base, long from, List<ReadMember> members) {
         Chunks.of(members)
                 .forEach(some -> insertMemberColumns(
-                        reading,
+                        base,
+                        from,
                         Chunks.texts(some, ReadMember::person),
                         Chunks.texts(some, ReadMember::state),
                         Chunks.texts(some, ReadMember::dueOn),
@@ -109,8 +117,8 @@ interface ReadingMapper {
     }
 
     @Insert("""
-            INSERT INTO reading_member (reading, person, state, due_on, band, why)
-            SELECT #{reading}, * FROM UNNEST(
+            INSERT INTO reading_member (reading, from_reading, person, state, due_on, band, why)
+            SELECT #{base}, #{from}, * FROM UNNEST(
                 CAST(#{persons, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
                 CAST(#{states, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
                 CAST(#{dues, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY),
@@ -118,7 +126,8 @@ interface ReadingMapper {
                 CAST(#{whys, typeHandler=org.apache.ibatis.type.ArrayTypeHandler} AS VARCHAR ARRAY))
             """)
     int insertMemberColumns(
-            @Param("reading") long reading,
+            @Param("base") long base,
+            @Param("from") long from,
             @Param("persons") String[] persons,
             @Param("states") String[] states,
             @Param("dues") String[] dues,

@@ -119,17 +119,20 @@ public class Readings {
 
     /** How many were on the list in each band in which there was anybody; in none under the empty name. */
     public Map<String, Integer> inBands(TakenReading reading) {
-        return readings.inBands(reading.id(), ListMember.State.ON.word()).stream()
+        return readings.inBands(reading, ListMember.State.ON.word()).stream()
                 .collect(Collectors.toMap(ReadingMapper.InBand::band, ReadingMapper.InBand::people));
     }
 
     public List<ReadMember> members(TakenReading reading) {
-        return readings.members(reading.id());
+        return readings.members(reading);
     }
 
     /** Those of some people, by their numbers. */
     public List<ReadMember> membersAmong(TakenReading reading, Set<String> people) {
-        return readings.membersAmong(reading.id(), people.toArray(String[]::new));
+        return people.stream()
+                .sorted()
+                .flatMap(person -> readings.member(reading, person).stream())
+                .toList();
     }
 
     /** What is different from the reading before. */
@@ -324,8 +327,8 @@ public class Readings {
         Members members = last.filter(_ -> sameQuestion && !anew)
                 .flatMap(one -> ofSome(one, reading, evaluator))
                 .orElseGet(() -> ofAll(last, reading, evaluator));
-        List<ReadChange> changes = last.map(one ->
-                        whyChanged.since(one, members.before(), reading, members.now(), evaluator))
+        List<ReadChange> changes = last.map(
+                        one -> whyChanged.since(one, members.before(), reading, members.now(), evaluator))
                 .orElse(List.of());
         TakenReading taken = new TakenReading(
                 0,
@@ -347,15 +350,12 @@ public class Readings {
                         .count(),
                 (int) changes.stream()
                         .filter(change -> change.was() == Outcome.YES)
-                        .count());
+                        .count(),
+                members.of().flatMap(_ -> last).map(TakenReading::base).orElse(0L));
         TakenReading kept = Objects.requireNonNull(transaction.execute(_ -> {
             long id = readings.insert(taken, JSON.writeValueAsString(LevelCounts.of(reading)));
             ReadPart.of(reading).forEach(part -> readings.insertPart(id, part));
-            members.of().ifPresent(_ -> {
-                readings.copyMembers(last.orElseThrow().id(), id);
-                members.before().forEach(one -> readings.deleteMember(id, one.person()));
-            });
-            readings.insertMembers(id, members.now());
+            write(id, members, taken.base());
             changes.forEach(change -> readings.insertChange(id, change));
             TakenReading found = readings.find(saved.id(), id).orElseThrow();
             events.publishEvent(new ReadingTaken(found, members.of()));
@@ -375,7 +375,7 @@ public class Readings {
     private Members ofAll(Optional<TakenReading> last, Reading reading, Evaluator evaluator) {
         return new Members(
                 Optional.empty(),
-                last.map(one -> readings.members(one.id())).orElse(List.of()),
+                last.map(one -> readings.members(one)).orElse(List.of()),
                 evaluator.members(reading).stream()
                         .map(member -> member(evaluator, reading, member))
                         .toList());
@@ -390,7 +390,7 @@ public class Readings {
                     people.forEach(person -> reading.records().find(person).ifPresent(numbers::set));
                     return new Members(
                             Optional.of(people),
-                            readings.membersAmong(last.id(), people.toArray(String[]::new)),
+                            membersAmong(last, people),
                             evaluator.members(reading, numbers).stream()
                                     .map(member -> member(evaluator, reading, member))
                                     .toList());
@@ -399,6 +399,24 @@ public class Readings {
                                 == reading.list().yesCount()
                         && last.toCheck() + gain(members, ListMember.State.CHECK)
                                 == reading.list().unsureCount());
+    }
+
+    /** Of some people only what is another than before. */
+    private void write(long reading, Members members, long base) {
+        if (members.of().isEmpty()) {
+            readings.isWhole(reading);
+            readings.insertMembers(reading, reading, members.now());
+            return;
+        }
+        Set<ReadMember> before = Set.copyOf(members.before());
+        Set<ReadMember> now = Set.copyOf(members.now());
+        before.stream()
+                .filter(one -> !now.contains(one))
+                .forEach(one -> readings.endMember(base, one.person(), reading));
+        readings.insertMembers(
+                base,
+                reading,
+                now.stream().filter(one -> !before.contains(one)).toList());
     }
 
     private static int gain(Members members, ListMember.State state) {

@@ -11,6 +11,7 @@ import java.time.LocalDate;
  * @param recordsStamp names the state of the records that were read
  * @param dials as they were turned, as JSON; the others were at their defaults
  * @param joined how many are on the list who were not at the reading before, and {@code gone} those who are no more
+ * @param base the whole reading from which it tells its members: itself, or one before, since which some were read again
  */
 public record TakenReading(
         long id,
@@ -28,7 +29,8 @@ public record TakenReading(
         int onList,
         int toCheck,
         int joined,
-        int gone) {
+        int gone,
+        long base) {
     /** What a reading was taken for. */
     public enum Occasion {
         BY_HAND,

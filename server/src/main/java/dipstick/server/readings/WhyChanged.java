@@ -30,11 +30,7 @@ class WhyChanged {
     private final Newcomers newcomers;
     private final OtherNumbers otherNumbers;
 
-    WhyChanged(
-            ListCriteria criteria,
-            Evaluators evaluators,
-            Newcomers newcomers,
-            OtherNumbers otherNumbers) {
+    WhyChanged(ListCriteria criteria, Evaluators evaluators, Newcomers newcomers, OtherNumbers otherNumbers) {
         this.criteria = criteria;
         this.evaluators = evaluators;
         this.newcomers = newcomers;

@@ -72,8 +72,7 @@ class Listeners implements SmartLifecycle {
             for (Listener listener : listeners) {
                 // As they may see them now, not when they sat down.
                 Colleague colleague = accounts.colleague(listener.account());
-                List<TouchedList> lists =
-                        byAccount.computeIfAbsent(colleague.name(), _ -> of(touched, colleague));
+                List<TouchedList> lists = byAccount.computeIfAbsent(colleague.name(), _ -> of(touched, colleague));
                 if (colleague.closed()) {
                     listener.end();
                 } else if (!lists.isEmpty()) {
@@ -116,7 +115,8 @@ class Listeners implements SmartLifecycle {
     /** Keeps connections open through what stands between, and finds those that broke. */
     @Scheduled(fixedDelayString = "PT20S")
     void beat() {
-        inTurn(() -> listeners.forEach(listener -> listener.tell(SseEmitter.event().comment("still here"))));
+        inTurn(() ->
+                listeners.forEach(listener -> listener.tell(SseEmitter.event().comment("still here"))));
     }
 
     private void inTurn(Runnable what) {

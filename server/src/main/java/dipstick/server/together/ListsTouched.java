@@ -11,8 +11,7 @@ import java.util.Set;
  * @param hands the accounts in whose hand they are, or were
  * @param open whether others are to be contacted than before
  */
-public record ListsTouched(
-        Set<String> lists, Set<String> people, boolean whole, Set<String> hands, boolean open) {
+public record ListsTouched(Set<String> lists, Set<String> people, boolean whole, Set<String> hands, boolean open) {
     public ListsTouched {
         lists = Set.copyOf(lists);
         people = Set.copyOf(people);

@@ -52,9 +52,8 @@ class DeskBooksTest {
         }
         People.bringIn(orla, people.toString());
         for (String list : LISTS) {
-            String more = list.equals("first-five")
-                    ? "'order': [{'by': 'birth_date', 'descending': true}], 'top': 5,"
-                    : "";
+            String more =
+                    list.equals("first-five") ? "'order': [{'by': 'birth_date', 'descending': true}], 'top': 5," : "";
             People.publish(
                     orla,
                     list,
@@ -105,13 +104,16 @@ class DeskBooksTest {
         for (int i = 0; i < ACTS; i++) {
             String list = LISTS.get(chance.nextInt(LISTS.size()));
             switch (chance.nextInt(14)) {
-                case 0 -> People.bringIn(
-                        orla,
-                        "id,person_id,kind,on\ne" + i + ",b" + chance.nextInt(PEOPLE) + "," + list + ","
-                                + clock.instant().toString().substring(0, 10) + "\n");
-                case 1 -> People.bringIn(
-                        orla, "id,phone,status\nb" + chance.nextInt(PEOPLE) + "," + (chance.nextInt(2) == 0 ? "" : "2")
-                                + "," + (chance.nextInt(3) == 0 ? "moved away" : "") + "\n");
+                case 0 ->
+                    People.bringIn(
+                            orla,
+                            "id,person_id,kind,on\ne" + i + ",b" + chance.nextInt(PEOPLE) + "," + list + ","
+                                    + clock.instant().toString().substring(0, 10) + "\n");
+                case 1 ->
+                    People.bringIn(
+                            orla,
+                            "id,phone,status\nb" + chance.nextInt(PEOPLE) + "," + (chance.nextInt(2) == 0 ? "" : "2")
+                                    + "," + (chance.nextInt(3) == 0 ? "moved away" : "") + "\n");
                 case 2 -> clock.set(START.plusDays(i / 4));
                 case 3 -> orla.post("/api/lists/" + list + "/readings", "");
                 case 4 -> {
@@ -150,8 +152,8 @@ class DeskBooksTest {
                 .at("/rows/0/revision")
                 .asInt(1);
         String everywhere = String.valueOf(chance.nextBoolean());
-        List<String> kinds =
-                List.of("TAKE", "LET_GO", "GIVE", "ATTEMPT", "NOTE", "PLAN", "CLOSE", "REOPEN", "SET_ASIDE", "BRING_BACK");
+        List<String> kinds = List.of(
+                "TAKE", "LET_GO", "GIVE", "ATTEMPT", "NOTE", "PLAN", "CLOSE", "REOPEN", "SET_ASIDE", "BRING_BACK");
         String kind = kinds.get(chance.nextInt(kinds.size()));
         List<String> outcomes = List.of("reached", "no-answer", "booked", "declined", "sent-letter");
         new Desks(who, list)

@@ -135,7 +135,16 @@ class DeskPagesTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"BROOK, be", "öçalan, c", "ÖÇALAN, c", "данило, d", "  reed , cde", "100, ''", "harbour, cd", "late, abc"})
+    @CsvSource({
+        "BROOK, be",
+        "öçalan, c",
+        "ÖÇALAN, c",
+        "данило, d",
+        "  reed , cde",
+        "100, ''",
+        "harbour, cd",
+        "late, abc"
+    })
     void hold_those_who_are_looked_for(String find, String found) throws Exception {
         JsonNode desk = desk(tam, "sort=name&find=" + URLEncoder.encode(find, StandardCharsets.UTF_8));
         assertThat(people(desk).chars().sorted().mapToObj(Character::toString).collect(Collectors.joining()))
@@ -163,8 +172,7 @@ class DeskPagesTest {
 
     @Test
     void are_of_the_part_that_is_given_to_whoever_asks_if_they_ask_so() throws Exception {
-        String parts =
-                "{\"name\":\"By the sea\",\"sites\":[\"HARBOUR\"],\"providers\":[],\"colleagues\":[\"tam\"]}";
+        String parts = "{\"name\":\"By the sea\",\"sites\":[\"HARBOUR\"],\"providers\":[],\"colleagues\":[\"tam\"]}";
         assertThat(orla.put("/api/lists/pages/desk/manner", Desks.manner(14, parts), "\"0\"")
                         .status())
                 .isEqualTo(200);
@@ -219,7 +227,8 @@ class DeskPagesTest {
                 .extracting(count -> own.get(count).asInt())
                 .containsExactly(7, 3, 3);
         assertThat(inQueue(own, "OPEN")).isEqualTo(3);
-        assertThat(people(desk(reed, "person=a&person=c&person=c&person=nobody"))).isEqualTo("c");
+        assertThat(people(desk(reed, "person=a&person=c&person=c&person=nobody")))
+                .isEqualTo("c");
         assertThat(people(desk(reed, "find=zell"))).isEmpty();
         assertThat(reed.get("/api/lists/pages/desk/everybody").json().size()).isEqualTo(3);
     }

@@ -341,6 +341,7 @@ class OutreachTest {
         new Desks(coordinator, "told-hidden").does("NOTE", "told-1", "words", "\"hidden\"");
         desk.does("TAKE", "told-1");
         assertThat(lines.poll(1, TimeUnit.SECONDS))
-                .isEqualTo("data:[{\"list\":\"told\",\"people\":[\"told-1\"],\"whole\":false,\"mine\":false,\"open\":false}]");
+                .isEqualTo(
+                        "data:[{\"list\":\"told\",\"people\":[\"told-1\"],\"whole\":false,\"mine\":false,\"open\":false}]");
     }
 }

@@ -23,7 +23,7 @@ class QueueTest {
     }
 
     private static Place place(Entry entry) {
-        return new Place(entry, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+        return new Place(entry, "name", Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
     }
 
     private static Place toCall(String nextOn) {
@@ -34,6 +34,7 @@ class QueueTest {
         Entry entry = place.entry();
         return new Place(
                 entry.with(entry.state(), entry.stepsDone(), step, entry.nextOn(), DAY),
+                place.name(),
                 Optional.of("Was reached."),
                 place.aside(),
                 place.hand(),
@@ -42,12 +43,12 @@ class QueueTest {
 
     private static Place aside(Place place) {
         SetAside aside = new SetAside(1, 1, "set", "p", "abroad", DAY, "", ME, false);
-        return new Place(place.entry(), place.heldBack(), Optional.of(aside), place.hand(), place.attempt());
+        return new Place(place.entry(), place.name(), place.heldBack(), Optional.of(aside), place.hand(), place.attempt());
     }
 
     private static Place inHand(Place place, String account) {
         Hand hand = new Hand("p", account, Instant.EPOCH);
-        return new Place(place.entry(), place.heldBack(), place.aside(), Optional.of(hand), place.attempt());
+        return new Place(place.entry(), place.name(), place.heldBack(), place.aside(), Optional.of(hand), place.attempt());
     }
 
     private static List<Queue> queues(Place place) {

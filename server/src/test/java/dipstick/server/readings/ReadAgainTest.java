@@ -57,16 +57,18 @@ class ReadAgainTest {
         StringBuilder rows = new StringBuilder();
         if (chance.nextBoolean()) {
             rows.append("id,birth_date,status,deceased_on,provider\n");
-            for (int number : new TreeSet<>(chance.ints(people, 0, PEOPLE + 3).boxed().toList())) {
+            for (int number :
+                    new TreeSet<>(chance.ints(people, 0, PEOPLE + 3).boxed().toList())) {
                 rows.append(person(chance, number));
             }
         } else {
             rows.append("id,person_id,kind,on,status\n");
             for (int i = 0; i < people; i++) {
                 boolean again = events > 0 && chance.nextInt(4) == 0;
-                rows.append("c" + (again ? chance.nextInt(events) : events++) + ",r" + chance.nextInt(PEOPLE) + ",check,"
-                        + START.minusDays(chance.nextInt(800)) + ","
-                        + (chance.nextInt(4) == 0 ? "entered-in-error" : "final") + "\n");
+                rows.append(
+                        "c" + (again ? chance.nextInt(events) : events++) + ",r" + chance.nextInt(PEOPLE) + ",check,"
+                                + START.minusDays(chance.nextInt(800)) + ","
+                                + (chance.nextInt(4) == 0 ? "entered-in-error" : "final") + "\n");
             }
         }
         return rows.toString();

@@ -36,7 +36,7 @@ record DeskAsked(
         Optional<@Min(0) Integer> from,
         Optional<@Min(1) @Max(MOST) Integer> size) {
     private static final int PAGE = 50;
-    private static final int MOST = 1000;
+    static final int MOST = 1000;
 
     DeskAsked {
         // What an address does not say is not there.

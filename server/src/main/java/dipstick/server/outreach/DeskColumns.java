@@ -27,7 +27,7 @@ final class DeskColumns {
     private final String account;
     private final LocalDate day;
     /** As they are written; a list has many people and few days. */
-    private final Map<String, Key> days = new HashMap<>();
+    private final Map<String, SortKey> days = new HashMap<>();
 
     /** @param account of whoever looks */
     DeskColumns(DeskBook book, DeskRows rows, String account, LocalDate day) {
@@ -38,19 +38,23 @@ final class DeskColumns {
     }
 
     /** What somebody has in a column: nothing, or a number, which comes before what is none, or a text, as it is compared. */
-    record Key(double number, String text) implements Comparable<Key> {
-        static final Key NOTHING = new Key(Double.NEGATIVE_INFINITY, "");
+    record SortKey(double number, String text) implements Comparable<SortKey> {
+        static final SortKey NOTHING = new SortKey(Double.NEGATIVE_INFINITY, "");
 
-        private static Key of(double number) {
-            return new Key(number, "");
+        private static SortKey of(double number) {
+            return new SortKey(number, "");
         }
 
-        private static Key of(String text) {
-            return text.isEmpty() ? NOTHING : new Key(Double.POSITIVE_INFINITY, NormalText.of(text));
+        private static SortKey of(long days) {
+            return new SortKey((double) days, "");
+        }
+
+        private static SortKey of(String text) {
+            return text.isEmpty() ? NOTHING : new SortKey(Double.POSITIVE_INFINITY, NormalText.of(text));
         }
 
         @Override
-        public int compareTo(Key other) {
+        public int compareTo(SortKey other) {
             if (this == other) {
                 return 0;
             }
@@ -60,33 +64,33 @@ final class DeskColumns {
     }
 
     /** By what a column sorts; by nothing where there is none of this name. */
-    Function<Place, Key> sortKey(String column) {
+    Function<Place, SortKey> sortKey(String column) {
         return switch (column) {
-            case "name" -> place -> new Key(Double.POSITIVE_INFINITY, place.name());
-            case "age" -> place -> Key.of(firstNumber(line(place).age()).orElse(-1.0));
+            case "name" -> place -> new SortKey(Double.POSITIVE_INFINITY, place.name());
+            case "age" -> place -> SortKey.of(firstNumber(line(place).age()).orElse(-1.0));
             case DUE -> place -> due(place.entry().dueOn());
             case "overdue" -> place -> daysLate(place.entry().dueOn());
-            case "band" -> place -> Key.of(place.entry().band());
+            case "band" -> place -> SortKey.of(place.entry().band());
             case "next" -> place -> dayOr(place.entry().nextOn(), Double.MAX_VALUE);
             case "hand" ->
-                place -> Key.of(place.hand()
+                place -> SortKey.of(place.hand()
                         .map(hand -> hand.account().equals(account) ? "me" : rows.nameOf(hand.account()))
                         .orElse(""));
             case "last" ->
                 place -> place.attempt()
-                        .map(attempt -> Key.of(attempt.onDay().toEpochDay()))
-                        .orElse(Key.of(-Double.MAX_VALUE));
-            case "phone" -> place -> Key.of(line(place).phone());
+                        .map(attempt -> SortKey.of(attempt.onDay().toEpochDay()))
+                        .orElse(SortKey.of(-Double.MAX_VALUE));
+            case "phone" -> place -> SortKey.of(line(place).phone());
             case "provider" -> place -> field(place, "provider");
             case "site" -> place -> field(place, "site");
             case "language" -> place -> field(place, "language");
             case "by" -> place -> field(place, "contact_by");
-            case "joined" -> place -> Key.of(place.entry().joinedOn().toEpochDay());
-            case "also" -> place -> Key.of(String.join(", ", rows.alsoOn(place.person())));
-            case "state" -> place -> Key.of(Wording.state(place.entry().state()));
-            case "standing" -> place -> Key.of(place.entry().standing().ordinal());
-            case "why" -> place -> Key.of(rows.said(place));
-            case SET_ORDER -> place -> Key.of(book.inOrder(place).orElse(0));
+            case "joined" -> place -> SortKey.of(place.entry().joinedOn().toEpochDay());
+            case "also" -> place -> SortKey.of(String.join(", ", rows.alsoOn(place.person())));
+            case "state" -> place -> SortKey.of(Wording.state(place.entry().state()));
+            case "standing" -> place -> pile(place.entry().standing());
+            case "why" -> place -> SortKey.of(rows.said(place));
+            case SET_ORDER -> place -> SortKey.of((long) book.inOrder(place).orElse(0));
             default -> shown(column);
         };
     }
@@ -96,20 +100,20 @@ final class DeskColumns {
         return column.equals(DUE);
     }
 
-    private Function<Place, Key> shown(String column) {
+    private Function<Place, SortKey> shown(String column) {
         Matcher named = SHOWN.matcher(column);
         return named.matches()
                 ? place -> cell(book.layout().cells(place.entry()).getOrDefault(named.group(1), ""))
-                : _ -> Key.NOTHING;
+                : _ -> SortKey.NOTHING;
     }
 
     /** Numbers sort as such, with a unit or without; days by their ISO date, which is a text. */
-    private static Key cell(String cell) {
+    private static SortKey cell(String cell) {
         return DAY.matcher(cell).matches()
-                ? Key.of(cell)
+                ? SortKey.of(cell)
                 : firstNumber(cell)
-                        .map(number -> new Key(number, NormalText.of(cell)))
-                        .orElseGet(() -> Key.of(cell));
+                        .map(number -> new SortKey(number, NormalText.of(cell)))
+                        .orElseGet(() -> SortKey.of(cell));
     }
 
     /** What those have in common who stand under one heading of a column. */
@@ -122,9 +126,17 @@ final class DeskColumns {
                         .map(attempt -> attempt.outcome() + " " + attempt.onDay())
                         .orElse("");
             default -> {
-                Function<Place, Key> key = sortKey(column);
+                Function<Place, SortKey> key = sortKey(column);
                 yield place -> key.apply(place).toString();
             }
+        };
+    }
+
+    private static SortKey pile(Entry.Standing standing) {
+        return switch (standing) {
+            case ON -> SortKey.of(0L);
+            case CHECK -> SortKey.of(1L);
+            case OFF -> SortKey.of(2L);
         };
     }
 
@@ -132,26 +144,27 @@ final class DeskColumns {
         return PersonLine.of(book.records(), place.person(), day);
     }
 
-    private Key field(Place place, String field) {
-        return Key.of(PersonLine.field(book.records(), place.person(), field));
+    private SortKey field(Place place, String field) {
+        return SortKey.of(PersonLine.field(book.records(), place.person(), field));
     }
 
     /** Who never met it comes first, whoever has no due date last. */
-    private Key due(String due) {
-        return due.equals(NEVER) ? Key.of(-Double.MAX_VALUE) : dayOr(due, Double.MAX_VALUE);
+    private SortKey due(String due) {
+        return due.equals(NEVER) ? SortKey.of(-Double.MAX_VALUE) : dayOr(due, Double.MAX_VALUE);
     }
 
-    private Key daysLate(String due) {
+    private SortKey daysLate(String due) {
         if (due.equals(NEVER)) {
-            return Key.of(Double.MAX_VALUE);
+            return SortKey.of(Double.MAX_VALUE);
         }
-        return Key.of(due.isEmpty() ? -1 : ChronoUnit.DAYS.between(LocalDate.parse(due), day));
+        return SortKey.of(due.isEmpty() ? -1L : ChronoUnit.DAYS.between(LocalDate.parse(due), day));
     }
 
-    private Key dayOr(String written, double otherwise) {
+    private SortKey dayOr(String written, double otherwise) {
         return written.isEmpty()
-                ? Key.of(otherwise)
-                : days.computeIfAbsent(written, one -> Key.of(LocalDate.parse(one).toEpochDay()));
+                ? SortKey.of(otherwise)
+                : days.computeIfAbsent(
+                        written, one -> SortKey.of(LocalDate.parse(one).toEpochDay()));
     }
 
     private static Optional<Double> firstNumber(String text) {

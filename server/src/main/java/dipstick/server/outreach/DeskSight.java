@@ -2,7 +2,7 @@ package dipstick.server.outreach;
 
 import dipstick.core.text.NormalText;
 import dipstick.server.accounts.Colleague;
-import dipstick.server.outreach.DeskColumns.Key;
+import dipstick.server.outreach.DeskColumns.SortKey;
 import dipstick.server.people.PersonLine;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -188,7 +188,7 @@ final class DeskSight {
     }
 
     /** Somebody with what they are sorted by. */
-    private record Sorted(Place place, Key group, String heading, boolean last, Key key) {}
+    private record Sorted(Place place, SortKey group, String heading, boolean last, SortKey key) {}
 
     private Found sorted(List<Place> found, DeskAsked asked, int most) {
         String sort = asked.sort().orElse(book.isOrdered() ? DeskColumns.SET_ORDER : DeskColumns.DUE);
@@ -196,9 +196,9 @@ final class DeskSight {
             rows.readAlsoOn(found);
         }
         DeskColumns columns = new DeskColumns(book, rows, who.name(), day);
-        Function<Place, Key> group = asked.group().map(columns::sortKey).orElse(_ -> Key.NOTHING);
+        Function<Place, SortKey> group = asked.group().map(columns::sortKey).orElse(_ -> SortKey.NOTHING);
         Function<Place, String> heading = asked.group().map(columns::heading).orElse(_ -> "");
-        Function<Place, Key> key = columns.sortKey(sort);
+        Function<Place, SortKey> key = columns.sortKey(sort);
         boolean checkLast = DeskColumns.checkComesLast(sort);
         Stream<Sorted> all = found.stream()
                 .map(place -> new Sorted(
@@ -211,10 +211,9 @@ final class DeskSight {
             return new Found(found.size(), first, List.of());
         }
         List<Sorted> gathered = all.sorted(order).toList();
-        Map<String, Integer> people = gathered.stream()
-                .collect(Collectors.toMap(Sorted::heading, _ -> 1, Integer::sum, LinkedHashMap::new));
-        return new Found(
-                found.size(), gathered.stream().map(Sorted::place).toList(), List.copyOf(people.values()));
+        Map<String, Integer> people =
+                gathered.stream().collect(Collectors.toMap(Sorted::heading, _ -> 1, Integer::sum, LinkedHashMap::new));
+        return new Found(found.size(), gathered.stream().map(Sorted::place).toList(), List.copyOf(people.values()));
     }
 
     /** By group, then as the column says, then by name. */

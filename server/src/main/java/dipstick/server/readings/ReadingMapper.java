@@ -50,8 +50,8 @@ interface ReadingMapper {
     record InBand(String band, int people) {}
 
     /** How many were on the list in each band in which there was anybody. */
-    @Select(
-            "SELECT band, COUNT(*) AS people FROM reading_member WHERE state = #{state} AND " + HOLDS + " GROUP BY band")
+    @Select("SELECT band, COUNT(*) AS people FROM reading_member WHERE state = #{state} AND " + HOLDS
+            + " GROUP BY band")
     List<InBand> inBands(@Param("one") TakenReading reading, @Param("state") String state);
 
     @Select("SELECT person, was, now_is, cause, words FROM reading_change WHERE reading = #{id} ORDER BY person")

@@ -414,9 +414,7 @@ public class Readings {
                 .filter(one -> !now.contains(one))
                 .forEach(one -> readings.endMember(base, one.person(), reading));
         readings.insertMembers(
-                base,
-                reading,
-                now.stream().filter(one -> !before.contains(one)).toList());
+                base, reading, now.stream().filter(one -> !before.contains(one)).toList());
     }
 
     private static int gain(Members members, ListMember.State state) {

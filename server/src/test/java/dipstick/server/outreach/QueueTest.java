@@ -43,12 +43,14 @@ class QueueTest {
 
     private static Place aside(Place place) {
         SetAside aside = new SetAside(1, 1, "set", "p", "abroad", DAY, "", ME, false);
-        return new Place(place.entry(), place.name(), place.heldBack(), Optional.of(aside), place.hand(), place.attempt());
+        return new Place(
+                place.entry(), place.name(), place.heldBack(), Optional.of(aside), place.hand(), place.attempt());
     }
 
     private static Place inHand(Place place, String account) {
         Hand hand = new Hand("p", account, Instant.EPOCH);
-        return new Place(place.entry(), place.name(), place.heldBack(), place.aside(), Optional.of(hand), place.attempt());
+        return new Place(
+                place.entry(), place.name(), place.heldBack(), place.aside(), Optional.of(hand), place.attempt());
     }
 
     private static List<Queue> queues(Place place) {

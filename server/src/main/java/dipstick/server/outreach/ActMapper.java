@@ -14,6 +14,9 @@ import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface ActMapper {
+    /** Asked of each who was tried: far fewer than are on a list. */
+    String ON_LIST = "EXISTS (SELECT 1 FROM list_entry e WHERE e.set_id = #{set} AND e.person = a.person)";
+
     String COLUMNS = "id, batch, set_id, person, account, at, on_day, kind, outcome, words, hand_before, undone";
 
     /** An entry as it was before an act, and the revision at which the act left it. */
@@ -91,8 +94,7 @@ interface ActMapper {
 
     /** The latest attempt of each person of a list, on whichever list it was made. */
     @Select("SELECT " + COLUMNS + " FROM outreach_act WHERE id IN (SELECT MAX(a.id) FROM outreach_act a"
-            + " JOIN list_entry e ON e.person = a.person"
-            + " WHERE e.set_id = #{set} AND a.kind = 'ATTEMPT' AND NOT a.undone GROUP BY a.person)")
+            + " WHERE a.kind = 'ATTEMPT' AND NOT a.undone AND " + ON_LIST + " GROUP BY a.person)")
     List<DeskAct> lastAttempts(String set);
 
     /** The latest attempt with one of them. */
@@ -109,9 +111,8 @@ interface ActMapper {
     @Select("""
             SELECT a.person, MAX(a.on_day) AS on_day FROM outreach_act a
             JOIN attempt_outcome o ON o.id = a.outcome AND o.effect IN ('REACHED', 'BOOKED', 'DECLINED')
-            JOIN list_entry e ON e.person = a.person
-            WHERE e.set_id = #{set} AND a.kind = 'ATTEMPT' AND NOT a.undone
-                AND NOT EXISTS (SELECT 1 FROM outreach_act p WHERE p.person = a.person AND p.set_id = e.set_id
+            WHERE a.kind = 'ATTEMPT' AND NOT a.undone AND""" + " " + ON_LIST + """
+                AND NOT EXISTS (SELECT 1 FROM outreach_act p WHERE p.person = a.person AND p.set_id = #{set}
                     AND p.kind = 'PLANNED' AND NOT p.undone AND p.id > a.id)
             GROUP BY a.person
             """)
@@ -159,8 +160,7 @@ interface ActMapper {
     @Select("SELECT person, account, since FROM in_hand WHERE person = #{person}")
     Optional<Hand> hand(String person);
 
-    @Select("SELECT h.person, h.account, h.since FROM in_hand h JOIN list_entry e ON e.person = h.person"
-            + " WHERE e.set_id = #{set}")
+    @Select("SELECT a.person, a.account, a.since FROM in_hand a WHERE " + ON_LIST)
     List<Hand> handsOfSet(String set);
 
     @Select("SELECT person, account, since FROM in_hand WHERE account = #{account} ORDER BY person")

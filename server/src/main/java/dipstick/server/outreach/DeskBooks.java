@@ -64,7 +64,7 @@ class DeskBooks {
 
     /** The book of one list, and what it does not say yet; whoever does something never waits for it to be read. */
     private static final class Kept {
-        private Optional<Read> read = Optional.empty();
+        private volatile Optional<Read> read = Optional.empty();
         private final Set<String> outdated = ConcurrentHashMap.newKeySet();
         private volatile boolean dropped;
 
@@ -74,6 +74,13 @@ class DeskBooks {
             outdated.removeAll(people);
             return people;
         }
+    }
+
+    /** Whether the book of a list is there, so that what is new at most is still to be read. */
+    boolean isRead(String set) {
+        return Optional.ofNullable(kept.get(set))
+                .filter(one -> one.read.isPresent() && !one.dropped)
+                .isPresent();
     }
 
     /** The list of a set that is in force, as it is now. */

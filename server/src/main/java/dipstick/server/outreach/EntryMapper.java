@@ -1,6 +1,7 @@
 package dipstick.server.outreach;
 
 import dipstick.server.database.Chunks;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -62,6 +63,11 @@ interface EntryMapper {
     @Select("SELECT person, set_id FROM UNNEST(CAST(#{people, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}"
             + " AS VARCHAR ARRAY)) AS asked(who) JOIN list_entry ON person = who WHERE " + OPEN + " ORDER BY set_id")
     List<OpenOn> openOf(@Param("people") String[] people);
+
+    /** Those who are on a list, to be contacted, and joined it after a day. */
+    @Select("SELECT person FROM list_entry e WHERE set_id = #{set} AND standing = 'ON' AND " + OPEN
+            + " AND joined_on > #{after} AND " + NOT_JOINED)
+    List<String> joinedAfter(String set, LocalDate after);
 
     /** New entries of one list, that all joined on one day; many at once, since a list can be long. */
     default void insertAll(List<Entry> joined) {

@@ -94,10 +94,10 @@ class MyDayController {
     private List<Joined> joined(Colleague who, Map<String, SavedSet> lists) {
         List<Joined> all = new ArrayList<>();
         lists.forEach((id, set) -> {
-            List<Place> joined = books.of(id).joined();
+            List<String> joined = joined(id);
             int people = who.ownPeopleOnly()
                     ? (int) joined.stream()
-                            .filter(place -> seen.maySee(who, place.person()))
+                            .filter(person -> seen.maySee(who, person))
                             .count()
                     : joined.size();
             if (people > 0) {
@@ -106,6 +106,13 @@ class MyDayController {
         });
         all.sort(Comparator.comparing(Joined::set));
         return List.copyOf(all);
+    }
+
+    /** Nobody waits here for a long list to be read as a whole. */
+    private List<String> joined(String list) {
+        return books.isRead(list)
+                ? books.of(list).joined().stream().map(Place::person).toList()
+                : entries.joinedAfter(list, today.day().minusDays(Queue.DAYS_JOINED));
     }
 
     /** Those whom a colleague gave, or handed over, and who were not gone on with since. */

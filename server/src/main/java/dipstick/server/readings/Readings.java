@@ -244,14 +244,14 @@ public class Readings {
      */
     void catchUp() {
         for (SavedSet set : sets.inForce()) {
-            boolean upToDate = readings.latest(set.id())
+            View view = views.current();
+            readings.latest(set.id())
                     .filter(one -> one.version() == set.version()
-                            && one.recordsStamp().equals(views.current().stamp())
+                            && one.recordsStamp().equals(view.stamp())
                             && levels(one).isPresent())
-                    .isPresent();
-            if (!upToDate) {
-                takeByItself(set, TakenReading.Occasion.RECORDS_CAME, false);
-            }
+                    .ifPresentOrElse(
+                            upToDate -> lastRead.keep(upToDate, view),
+                            () -> takeByItself(set, TakenReading.Occasion.RECORDS_CAME, false));
         }
     }
 

@@ -9,3 +9,6 @@ ALTER TABLE reading_member ADD (
 );
 ALTER TABLE reading_member DROP PRIMARY KEY;
 ALTER TABLE reading_member ADD PRIMARY KEY (reading, person, from_reading);
+
+-- Whoever was tried, of very many who joined.
+CREATE INDEX act_of_kind ON outreach_act (kind, person, id);

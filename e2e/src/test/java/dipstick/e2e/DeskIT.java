@@ -171,7 +171,7 @@ class DeskIT {
     void a_server_killed_while_attempts_are_logged_has_lost_none_that_it_acknowledged() throws Exception {
         Client client = Client.signedIn(application.address(), "ines", "amber-level-3");
         List<JsonNode> rows = new ArrayList<>();
-        client.get("/api" + LIST + "/desk").get("rows").forEach(rows::add);
+        client.get("/api" + LIST + "/desk?queue=OPEN&size=1000").get("rows").forEach(rows::add);
         Acknowledged acknowledged = new Acknowledged();
         AtomicBoolean killed = new AtomicBoolean();
         Thread logging = Thread.ofPlatform().start(() -> log(client, rows, acknowledged, killed));

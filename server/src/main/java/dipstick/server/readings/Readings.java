@@ -38,6 +38,8 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
@@ -81,7 +83,7 @@ public class Readings {
             Views views,
             AuditLog audit,
             Today today,
-            TransactionTemplate transaction,
+            PlatformTransactionManager transactions,
             ApplicationEventPublisher events) {
         this.readings = readings;
         this.plans = plans;
@@ -93,7 +95,9 @@ public class Readings {
         this.views = views;
         this.audit = audit;
         this.today = today;
-        this.transaction = transaction;
+        this.transaction = new TransactionTemplate(transactions);
+        // Also where another one has just been committed, whose end would be taken for that of a reading.
+        this.transaction.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
         this.events = events;
     }
 

@@ -76,7 +76,7 @@ class SameNumbersTest {
         JsonNode rack = only(orla.get("/api/lists").json());
         JsonNode reading = orla.get("/api/lists/same/readings").json().get(0);
         JsonNode day = orla.get("/api/lists/same").json();
-        List<JsonNode> desk = orla.get("/api/lists/same/desk")
+        List<JsonNode> desk = orla.get("/api/lists/same/desk?size=1000")
                 .json()
                 .get("rows")
                 .valueStream()
@@ -167,7 +167,7 @@ class SameNumbersTest {
         // Somebody who comes to have it by a setting has left, and was not done with.
         turn("{}");
         walk();
-        assertThat(orla.get("/api/lists/same/desk")
+        assertThat(orla.get("/api/lists/same/desk?size=1000")
                         .json()
                         .get("rows")
                         .valueStream()

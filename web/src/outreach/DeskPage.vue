@@ -10,7 +10,7 @@ import { useSession } from '@/session'
 import { SharingDialog } from '@/sharing'
 import { count } from '@/stick'
 import { useVeil } from '@/veil'
-import { refDebounced, useEventListener } from '@vueuse/core'
+import { refDebounced, until, useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, nextTick, ref, shallowRef, toRef, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
@@ -208,6 +208,12 @@ async function step(by: 1 | -1) {
   } catch (failure) {
     warn(sentenceOf(failure))
   }
+}
+
+/** Goes to whoever is found, once what was typed is looked for. */
+async function openFound() {
+  await until(() => found.value === find.value && answered.value !== undefined).toBe(true)
+  await step(1)
 }
 
 /** Takes whoever is open, if they are free; else goes on to the next who is free or mine. */
@@ -477,7 +483,7 @@ async function takeOut() {
         :queues="counts"
         :parts="parts.map((one) => one.name)"
         :bands="answered?.bands ?? []"
-        @found="step(1)"
+        @found="openFound"
       />
       <div class="sides">
         <div class="queue-side">

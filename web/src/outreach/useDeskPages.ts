@@ -24,6 +24,9 @@ export interface Asked {
   group: ColumnId | ''
 }
 
+/** A page, with what it answers and how many there are before it. */
+type Page = DeskView & { to: string; from: number }
+
 /** So many are fetched at once. */
 export const PAGE = 50
 
@@ -68,14 +71,19 @@ export function useDeskPages(
 ) {
   const queries = useQueryClient()
   const address = computed(() => `/api/lists/${encodeURIComponent(list.value)}/desk`)
-  const question = computed(() => parameters(asked.value).toString())
+  const question = computed(() => `${address.value}?${parameters(asked.value).toString()}`)
   /** The first and the last that are in sight, by their place in the order. */
   const inSight = shallowRef<readonly [number, number]>([0, 0])
 
   const keyOf = (page: number) => ['lists', list.value, 'desk', 'page', question.value, page]
   const query = (page: number) => {
-    const path = `${address.value}?${question.value}&from=${String(page * PAGE)}&size=${String(PAGE)}`
-    return { queryKey: keyOf(page), queryFn: () => send<DeskView>(path) }
+    const to = question.value
+    const from = page * PAGE
+    const path = `${to}&from=${String(from)}&size=${String(PAGE)}`
+    return {
+      queryKey: keyOf(page),
+      queryFn: async (): Promise<Page> => ({ ...(await send<DeskView>(path)), to, from }),
+    }
   }
 
   const pages = computed(() => {
@@ -89,10 +97,14 @@ export function useDeskPages(
   const results = useQueries({
     queries: computed(() => pages.value.map((page) => ({ ...query(page), enabled: ready.value }))),
   })
+  /** Those that answer what is asked now: a result may be of what was asked a moment ago. */
+  const answers = computed(() =>
+    results.value.flatMap((one) => (one.data?.to === question.value ? [one.data] : [])),
+  )
   const error = computed(() => results.value.find((one) => one.error)?.error ?? null)
 
   /** What the server says to just this question; nothing while it is fetched. */
-  const answered = computed(() => results.value.find((one) => one.data)?.data)
+  const answered = computed(() => answers.value[0])
   /** The last answer of this list, whatever was asked, and what that was. */
   const last = shallowRef<{ view: DeskView; asked: Asked }>()
   watch(list, () => {
@@ -122,9 +134,8 @@ export function useDeskPages(
   /** Everybody whose page came, by their place in the order. */
   const rows = computed(() => {
     const all = new Map<number, DeskRow>()
-    results.value.forEach((one, at) => {
-      const from = (pages.value[at] ?? 0) * PAGE
-      one.data?.rows.forEach((row, i) => all.set(from + i, row))
+    answers.value.forEach(({ from, rows: some }) => {
+      some.forEach((row, i) => all.set(from + i, row))
     })
     return all
   })
@@ -142,7 +153,7 @@ export function useDeskPages(
     }
     const page = Math.floor(at / PAGE)
     const view = await queries.fetchQuery(query(page))
-    return view.rows[at - page * PAGE]
+    return view.rows[at - view.from]
   }
 
   const listed = computed(() => rows.value.get(places.value.get(current.value) ?? -1))
@@ -200,7 +211,7 @@ export function useDeskPages(
   /** The first from a place on, and then from the beginning, who is to do and free, or one's own. */
   async function nextToTake(from: number): Promise<DeskRow | undefined> {
     const next = await send<Schemas['NextToTake']>(
-      `${address.value}/next?${question.value}&from=${String(from)}&current=${encodeURIComponent(current.value)}`,
+      `${address.value}/next?${parameters(asked.value).toString()}&from=${String(from)}&current=${encodeURIComponent(current.value)}`,
     )
     return next.row
   }

@@ -3,6 +3,7 @@ package dipstick.server.together;
 import java.io.IOException;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter.SseEventBuilder;
 
@@ -16,6 +17,7 @@ final class Listener {
     private final SseEmitter emitter;
     private final BlockingQueue<SseEventBuilder> waiting = new ArrayBlockingQueue<>(MOST_WAITING);
     private final Thread telling;
+    private final AtomicBoolean ending = new AtomicBoolean();
 
     Listener(String account, String session, SseEmitter emitter) {
         this.account = account;
@@ -52,10 +54,12 @@ final class Listener {
         }
     }
 
-    /** Ends the stream, and with it the thread. */
+    /** Ends the stream, and with it the thread; nobody waits for what is still on its way. */
     void end() {
-        telling.interrupt();
-        emitter.complete();
+        if (!ending.getAndSet(true)) {
+            telling.interrupt();
+            Thread.startVirtualThread(emitter::complete);
+        }
     }
 
     /** The other side ended it. */

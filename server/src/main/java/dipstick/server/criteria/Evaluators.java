@@ -39,14 +39,27 @@ public class Evaluators {
      *
      * @param day the practice's today where there is none
      */
-    public synchronized Evaluator asOf(Optional<LocalDate> day) {
+    public Evaluator asOf(Optional<LocalDate> day) {
+        return now(day).evaluator();
+    }
+
+    /** The records as they are now, and the evaluator of just them as of the practice's today. */
+    public Now now() {
+        return now(Optional.empty());
+    }
+
+    /** @param evaluator of the records that the view shows */
+    public record Now(View view, Evaluator evaluator) {}
+
+    private synchronized Now now(Optional<LocalDate> day) {
         day.ifPresent(Days::requireCounted);
         View view = views.current();
         if (view.version() != version) {
             follow(view);
             version = view.version();
         }
-        return byDay.computeIfAbsent(day.orElseGet(today::day), asOf -> new Evaluator(view.population(), asOf));
+        return new Now(
+                view, byDay.computeIfAbsent(day.orElseGet(today::day), asOf -> new Evaluator(view.population(), asOf)));
     }
 
     /** What was answered stays so for whoever was not read anew. */

@@ -1,12 +1,10 @@
 package dipstick.server.outreach;
 
-import dipstick.core.evaluate.Evaluator;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.ListsOutdated;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.records.RecordsChanged;
-import dipstick.server.records.View;
 import dipstick.server.records.Views;
 import dipstick.server.together.ListsTouched;
 import jakarta.annotation.PreDestroy;
@@ -96,7 +94,7 @@ class DeskBooks {
             boolean whole = one.dropped;
             one.dropped = false;
             Set<String> people = one.takeOutdated();
-            Now now = now();
+            Evaluators.Now now = evaluators.now();
             Optional<Read> before = one.read.filter(_ -> !whole);
             one.read = Optional.empty();
             DeskBook book = before.flatMap(read -> anew(saved, read, now, people))
@@ -107,7 +105,7 @@ class DeskBooks {
         }
     }
 
-    private Optional<DeskBook> anew(SavedSet saved, Read read, Now now, Set<String> people) {
+    private Optional<DeskBook> anew(SavedSet saved, Read read, Evaluators.Now now, Set<String> people) {
         Source source = read.source();
         boolean fits = source.version() == saved.version()
                 && source.day().equals(now.evaluator().asOf());
@@ -116,19 +114,6 @@ class DeskBooks {
                 .map(changed -> Stream.concat(changed.stream(), people.stream()).collect(Collectors.toSet()))
                 .filter(all -> all.size() <= MOST_ANEW)
                 .map(all -> reader.readAnew(saved, read.book(), now.evaluator(), all));
-    }
-
-    /** The records of now, and the evaluator of them as of today. */
-    private record Now(View view, Evaluator evaluator) {}
-
-    private Now now() {
-        while (true) {
-            View view = views.current();
-            Evaluator evaluator = evaluators.asOf(Optional.empty());
-            if (evaluator.population() == view.population()) {
-                return new Now(view, evaluator);
-            }
-        }
     }
 
     @Order(Ordered.HIGHEST_PRECEDENCE)

@@ -292,23 +292,10 @@ public class Readings {
         }
     }
 
-    /** The records of now, and the evaluator of them as of today. */
-    private record Now(View view, Evaluator evaluator) {}
-
-    private Now now() {
-        while (true) {
-            View view = views.current();
-            Evaluator evaluator = evaluators.asOf(Optional.empty());
-            if (evaluator.population() == view.population()) {
-                return new Now(view, evaluator);
-            }
-        }
-    }
-
     /** @param anew also where the set itself is the same, because another one that it names is not */
     private synchronized TakenReading take(SavedSet saved, TakenReading.Occasion occasion, String who, boolean anew)
             throws InvalidCriteria {
-        Now now = now();
+        Evaluators.Now now = evaluators.now();
         View view = now.view();
         Evaluator evaluator = now.evaluator();
         String dials = ReadingPlan.written(plans.of(saved.id()).dials());

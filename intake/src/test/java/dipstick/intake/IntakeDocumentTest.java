@@ -10,6 +10,7 @@ import com.networknt.schema.SpecificationVersion;
 import dipstick.intake.describe.Intake;
 import dipstick.intake.describe.IntakeDocument;
 import dipstick.intake.describe.InvalidIntake;
+import dipstick.intake.make.Trouble;
 import dipstick.intake.propose.Proposing;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -133,16 +134,22 @@ class IntakeDocumentTest {
                 {"format": "dipstick-intake/1", "id": "v", "name": "V",
                  "whose": {"by": {"birth_date": {"column": "born"}, "family_name": {"column": "name"}}},
                  "events": [{"fields": {"kind": {"constant": "visit"}}}]}""");
-        Path file =
-                Files.writeString(folder.resolve("v.csv"), "name,born\nMarl,1950-02-03\nVask,1951\nTove,1952\n,1953\n");
+        Path file = Files.writeString(
+                folder.resolve("v.csv"), "name,born\nMarl,1950-02-03\nVask,1951\nTove,1952\n,1953\nWend,1954\n");
         Made made = Made.of(
                 file, intake, fields -> switch (fields.get("family_name").toString()) {
                     case "OfText[text=Marl]" -> List.of("p1");
                     case "OfText[text=Vask]" -> List.of("p2", "p3");
+                    case "OfText[text=Wend]" -> List.of("1", "2", "3", "4", "5", "6", "7");
                     default -> List.of();
                 });
         assertThat(made.eventsInWords()).containsExactly("{kind=visit, person_id=p1}");
         assertThat(made.troublesInWords())
-                .containsExactly("3  PERSON_FOUND_TWICE", "4  PERSON_NOT_FOUND", "5  NO_PERSON");
+                .containsExactly(
+                        "3  PERSON_FOUND_TWICE", "4  PERSON_NOT_FOUND", "5  NO_PERSON", "6  PERSON_FOUND_TWICE");
+        assertThat(made.troubles)
+                .extracting(Trouble::said)
+                .contains(
+                        "Several people on file fit: p2, p3.", "Several people on file fit: 1, 2, 3, 4, 5 and 2 more.");
     }
 }

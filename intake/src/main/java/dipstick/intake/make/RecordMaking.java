@@ -32,6 +32,8 @@ import java.util.stream.Stream;
 
 /** Makes records of the rows of one file, as its intake says. */
 public final class RecordMaking {
+    private static final int MOST_NAMED = 5;
+
     private static final String NUMBERS_BETWEEN = ";";
 
     private final Intake intake;
@@ -214,11 +216,7 @@ public final class RecordMaking {
         }
         List<String> found = known.find(values);
         if (found.size() > 1) {
-            trouble(
-                    row,
-                    "",
-                    Reason.PERSON_FOUND_TWICE,
-                    "Several people on file fit: " + String.join(", ", found) + ".");
+            trouble(row, "", Reason.PERSON_FOUND_TWICE, "Several people on file fit: " + some(found) + ".");
             return Optional.empty();
         }
         if (found.isEmpty() && intake.people().isEmpty() && known.mustBeFound()) {
@@ -226,6 +224,14 @@ public final class RecordMaking {
             return Optional.empty();
         }
         return Optional.of(found.isEmpty() ? madeOf(values) : found.getFirst());
+    }
+
+    /** A few by name, where a row says so little that it may be anybody's. */
+    private static String some(List<String> people) {
+        int more = people.size() - MOST_NAMED;
+        return more > 0
+                ? String.join(", ", people.subList(0, MOST_NAMED)) + " and " + more + " more"
+                : String.join(", ", people);
     }
 
     /** Tells what is wrong with a row, and whether it is left out for that. */

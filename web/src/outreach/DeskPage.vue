@@ -204,7 +204,7 @@ function open(one: DeskRow | undefined) {
 async function step(by: 1 | -1) {
   const index = places.value.get(current.value)
   try {
-    open((await rowAt(index === undefined ? lastIndex.value : index + by)) ?? undefined)
+    open(await rowAt(index === undefined ? lastIndex.value : index + by))
   } catch (failure) {
     warn(sentenceOf(failure))
   }

@@ -24,8 +24,8 @@ final class DeskRows {
     private final DeskBook book;
     private final Colleague who;
     private final LocalDate day;
-    private final Map<String, String> names;
-    private final Map<String, AttemptOutcome> outcomes;
+    private final Supplier<Map<String, String>> names;
+    private final Supplier<Map<String, AttemptOutcome>> outcomes;
     /** The names of lists, by their ids. */
     private final Supplier<Map<String, String>> lists;
 
@@ -45,8 +45,9 @@ final class DeskRows {
         this.book = book;
         this.who = who;
         this.day = day;
-        this.names = reads.accounts().all().stream().collect(Collectors.toMap(Colleague::name, Colleague::displayName));
-        this.outcomes = reads.outcomes().byId();
+        this.names = SingletonSupplier.of(() ->
+                reads.accounts().all().stream().collect(Collectors.toMap(Colleague::name, Colleague::displayName)));
+        this.outcomes = SingletonSupplier.of(reads.outcomes()::byId);
         this.lists = SingletonSupplier.of(() -> reads.lists().of(who).values().stream()
                 .collect(Collectors.toMap(SavedSet::id, SavedSet::publishedName)));
     }
@@ -80,7 +81,7 @@ final class DeskRows {
     }
 
     String nameOf(String account) {
-        return names.getOrDefault(account, account);
+        return names.get().getOrDefault(account, account);
     }
 
     private Optional<String> aside(Place place) {
@@ -133,7 +134,7 @@ final class DeskRows {
 
     private LastAttempt attempt(DeskAct act) {
         return new LastAttempt(
-                Optional.ofNullable(outcomes.get(act.outcome()))
+                Optional.ofNullable(outcomes.get().get(act.outcome()))
                         .map(AttemptOutcome::name)
                         .orElse(act.outcome()),
                 act.onDay().toString(),

@@ -58,12 +58,13 @@ final class DeskSight {
     Counts counts(DeskAsked asked) {
         List<Place> ofPart = mine.stream().filter(ofPart(asked)).toList();
         List<Place> ofTop = ofPart.stream().filter(ofTop(asked)).toList();
+        Predicate<Place> ofBand = ofBand(asked);
         Map<Queue, Integer> queues = new EnumMap<>(Queue.class);
         for (Queue queue : Queue.values()) {
             queues.put(queue, 0);
         }
         for (Place place : ofTop) {
-            if (ofBand(asked).test(place)) {
+            if (ofBand.test(place)) {
                 for (Queue queue : Queue.values()) {
                     if (queue.holds(place, who.name(), day)) {
                         queues.merge(queue, 1, Integer::sum);

@@ -300,22 +300,18 @@ public class Readings {
         Evaluator evaluator = now.evaluator();
         String dials = ReadingPlan.written(plans.of(saved.id()).dials());
         Optional<TakenReading> last = readings.latest(saved.id());
-        boolean sameAsLast = last.filter(one -> one.version() == saved.version()
-                        && one.asOf().equals(evaluator.asOf())
-                        && one.recordsStamp().equals(view.stamp())
-                        && one.dials().equals(dials)
-                        && levels(one).isPresent())
-                .isPresent();
-        if (sameAsLast && !anew) {
-            lastRead.keep(last.get(), view);
-            return last.get();
+        Optional<TakenReading> ofTheSame = last.filter(one -> !anew
+                && one.version() == saved.version()
+                && one.asOf().equals(evaluator.asOf())
+                && one.dials().equals(dials));
+        Optional<TakenReading> still = ofTheSame.filter(
+                one -> one.recordsStamp().equals(view.stamp()) && levels(one).isPresent());
+        if (still.isPresent()) {
+            lastRead.keep(still.get(), view);
+            return still.get();
         }
         Reading reading = evaluator.read(criteria.of(saved, view.population().fields()));
-        boolean sameQuestion = last.filter(one -> one.version() == saved.version()
-                        && one.asOf().equals(evaluator.asOf())
-                        && one.dials().equals(dials))
-                .isPresent();
-        Members members = last.filter(_ -> sameQuestion && !anew)
+        Members members = ofTheSame
                 .flatMap(one -> ofSome(one, reading, evaluator))
                 .orElseGet(() -> ofAll(last, reading, evaluator));
         List<ReadChange> changes = last.map(

@@ -87,9 +87,6 @@ public class Sharing implements Holdings {
     }
 
     public Right of(Colleague colleague, String set) {
-        if (most(colleague) == Right.NONE) {
-            return Right.NONE;
-        }
         return sharing.find(set)
                 .map(shared -> right(colleague, shared, sharing.shares(set), accounts.groupsOf(colleague.name())))
                 .orElse(Right.NONE);

@@ -42,14 +42,24 @@ final class Counting implements EventKernel {
         int people = seen.population().size();
         Events events = seen.population().events();
         AnswerBuilder answer = new AnswerBuilder(people);
-        PeopleRange.forEach(
-                people,
-                range -> matcher.forEachRow(range, (marked, count) -> {
-                    for (int i = 0; i < count; i++) {
-                        answer.raise(events.owner(Matches.unmarked(marked[i])), marked[i] >= 0);
-                    }
-                }));
+        PeopleRange.forEach(people, range -> matcher.forEachRow(range, new Raising(events, answer)));
         return answer.seal();
+    }
+
+    private record Raising(Events events, AnswerBuilder answer) implements EventMatcher.RowSink {
+        @Override
+        public void rows(int[] marked, int count) {
+            for (int i = 0; i < count; i++) {
+                answer.raise(events.owner(Matches.unmarked(marked[i])), marked[i] >= 0);
+            }
+        }
+
+        @Override
+        public void certain(int first, int end, int[] spare) {
+            for (int event = first; event < end; event++) {
+                answer.raise(events.owner(event), true);
+            }
+        }
     }
 
     private static Answer countOf(EventMatcher matcher, Count count, Seen seen) {
@@ -59,18 +69,30 @@ final class Counting implements EventKernel {
         PeopleRange.forEach(people, range -> {
             int[] certain = new int[range.size()];
             int[] possible = new int[range.size()];
-            matcher.forEachRow(range, (marked, found) -> {
-                for (int i = 0; i < found; i++) {
-                    int place = events.owner(Matches.unmarked(marked[i])) - range.first();
-                    certain[place] += marked[i] >= 0 ? 1 : 0;
-                    possible[place]++;
-                }
-            });
+            matcher.forEachRow(range, new Adding(events, range.first(), certain, possible));
             for (int place = 0; place < certain.length; place++) {
-                answer.set(range.first() + place, count.answer(certain[place], possible[place]));
+                answer.set(range.first() + place, count.answer(certain[place], certain[place] + possible[place]));
             }
         });
         return answer.seal();
+    }
+
+    private record Adding(Events events, int firstPerson, int[] certain, int[] possible)
+            implements EventMatcher.RowSink {
+        @Override
+        public void rows(int[] marked, int count) {
+            for (int i = 0; i < count; i++) {
+                int place = events.owner(Matches.unmarked(marked[i])) - firstPerson;
+                (marked[i] >= 0 ? certain : possible)[place]++;
+            }
+        }
+
+        @Override
+        public void certain(int first, int end, int[] spare) {
+            for (int event = first; event < end; event++) {
+                certain[events.owner(event) - firstPerson]++;
+            }
+        }
     }
 
     /**

@@ -7,6 +7,7 @@ import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.population.Concepts;
 import dipstick.core.population.Events;
+import dipstick.core.population.Runs;
 import dipstick.core.time.DateRange;
 import dipstick.core.time.Window;
 import java.util.ArrayList;
@@ -36,13 +37,35 @@ final class EventMatcher {
     private final byte[] ofConcept;
 
     private final int[] concepts;
+    /** What is asked of each row. */
     private final List<FieldMatcher> ofRow = new ArrayList<>();
+
+    /** What is asked of a row of an exact day besides that it lies within {@link #days}. */
+    private final List<FieldMatcher> ofExactRow = new ArrayList<>();
+
+    /** The days of the window; all days where that is one of ages. */
+    private final DateRange days;
 
     /** Takes rows that match, or may match, a stretch at a time. */
     @FunctionalInterface
     interface RowSink {
         /** @param marked the rows, as {@link Matches#marked}; the array is used again for the next stretch */
         void rows(int[] marked, int count);
+
+        /**
+         * Rows that lie one after another, each of which matches for certain.
+         *
+         * @param spare room for a stretch
+         */
+        default void certain(int first, int end, int[] spare) {
+            for (int from = first; from < end; from += STRETCH) {
+                int count = Math.min(STRETCH, end - from);
+                for (int i = 0; i < count; i++) {
+                    spare[i] = from + i;
+                }
+                rows(spare, count);
+            }
+        }
     }
 
     EventMatcher(Selection selection, Seen seen) {
@@ -63,7 +86,8 @@ final class EventMatcher {
         if (selection.active()) {
             addActive();
         }
-        add(window(selection.window()));
+        ofExactRow.addAll(ofRow);
+        this.days = addWindow(selection.window());
         this.concepts = IntStream.range(0, ofConcept.length)
                 .filter(concept -> ofConcept[concept] > 0)
                 .toArray();
@@ -107,23 +131,58 @@ final class EventMatcher {
         long lookedUp = places.stream()
                 .mapToLong(place -> events.countOf(range.first() + place))
                 .sum();
+        Runs runs = events.runs();
         long rows = 0;
         for (int concept : concepts) {
-            rows += events.firstRow(concept, range.end()) - events.firstRow(concept, range.first());
+            int run = runs.find(concept, range.block());
+            rows += run == Runs.NONE ? 0 : runs.end(run) - runs.start(run);
         }
         return lookedUp * ROWS_PER_LOOK < rows;
     }
 
     /** The rows of some people that are, or may be, in the selection, concept by concept. */
     void forEachRow(PeopleRange people, RowSink sink) {
-        byte[] ranks = new byte[STRETCH];
-        int[] marked = new int[STRETCH];
+        forEachRow(people, DateRange.ALL_DAYS, sink);
+    }
+
+    /** Those of them that are not of an exact day outside of {@code some}. */
+    void forEachRow(PeopleRange people, DateRange some, RowSink sink) {
+        DateRange wanted = new DateRange(Math.max(days.first(), some.first()), Math.min(days.last(), some.last()));
+        Runs runs = events.runs();
+        Stretches stretches = new Stretches(sink);
         for (int concept : concepts) {
-            int end = events.firstRow(concept, people.end());
-            for (int first = events.firstRow(concept, people.first()); first < end; first += STRETCH) {
+            int run = runs.find(concept, people.block());
+            if (run == Runs.NONE) {
+                continue;
+            }
+            if (!wanted.isEmpty()) {
+                int first = runs.firstIn(run, wanted);
+                int end = runs.endIn(run, wanted);
+                if (ofExactRow.isEmpty() && ofConcept[concept] == Outcome.YES.rank()) {
+                    sink.certain(first, end, stretches.marked);
+                } else {
+                    stretches.ask(ofExactRow, ofConcept[concept], first, end);
+                }
+            }
+            stretches.ask(ofRow, ofConcept[concept], runs.exactEnd(run), runs.end(run));
+        }
+    }
+
+    /** Asks rows a stretch at a time. */
+    private static final class Stretches {
+        private final RowSink sink;
+        private final byte[] ranks = new byte[STRETCH];
+        private final int[] marked = new int[STRETCH];
+
+        Stretches(RowSink sink) {
+            this.sink = sink;
+        }
+
+        void ask(List<FieldMatcher> parts, byte rank, int from, int end) {
+            for (int first = from; first < end; first += STRETCH) {
                 int count = Math.min(STRETCH, end - first);
-                Arrays.fill(ranks, 0, count, ofConcept[concept]);
-                for (FieldMatcher part : ofRow) {
+                Arrays.fill(ranks, 0, count, rank);
+                for (FieldMatcher part : parts) {
                     part.lower(ranks, first, count);
                 }
                 int found = mark(ranks, first, count, marked);
@@ -167,12 +226,19 @@ final class EventMatcher {
         }
     }
 
-    private FieldMatcher window(Window window) {
+    /** @return the days that a row of an exact day has to lie within */
+    private DateRange addWindow(Window window) {
         EventDates dates = seen.dates();
         if (window instanceof Window.AtAge(var ages)) {
-            return new AtAge(new AgeWindow(ages, seen.population().birthDate()), events, dates, seen.today());
+            FieldMatcher atAge =
+                    new AtAge(new AgeWindow(ages, seen.population().birthDate()), events, dates, seen.today());
+            ofRow.add(atAge);
+            ofExactRow.add(atAge);
+            return DateRange.ALL_DAYS;
         }
-        return dates.in(window.daysAsOf(seen.asOf()));
+        DateRange within = window.daysAsOf(seen.asOf());
+        ofRow.add(dates.in(within));
+        return within;
     }
 
     /** Begun, not ended, and of no status that says it is over (criteria.md section 3, active). */

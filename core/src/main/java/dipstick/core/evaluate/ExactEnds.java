@@ -1,6 +1,7 @@
 package dipstick.core.evaluate;
 
 import dipstick.core.criteria.Test.End;
+import dipstick.core.population.Events;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.stream.IntStream;
@@ -32,9 +33,12 @@ final class ExactEnds {
      */
     record OfRange(int[] events, int[] alike, BitSet others) {}
 
+    private final boolean isLatest;
+
     ExactEnds(End end, EventMatcher matcher, Seen seen) {
         this.matcher = matcher;
         this.dates = seen.dates();
+        this.isLatest = end == End.LATEST;
         this.distances = new int[dates.count()];
         this.reaches = new int[dates.count()];
         for (int code = 0; code < distances.length; code++) {
@@ -44,37 +48,72 @@ final class ExactEnds {
     }
 
     OfRange ofRange(PeopleRange range) {
-        int[] furthest = new int[range.size()];
-        int[] possible = new int[range.size()];
-        int[] ends = new int[range.size()];
-        Arrays.fill(furthest, NONE_YET);
-        Arrays.fill(possible, NONE_YET);
-        Arrays.fill(ends, NO_EVENT);
-        IntStream.Builder alike = IntStream.builder();
-        matcher.forEachRow(range, (marked, count) -> {
+        Ends ends = new Ends(range);
+        matcher.forEachRow(range, ends);
+        return ends.found();
+    }
+
+    /** The events at the ends so far. */
+    private final class Ends implements EventMatcher.RowSink {
+        private final Events events = matcher.events();
+        private final int firstPerson;
+        private final int[] furthest;
+        private final int[] possible;
+        private final int[] ends;
+        private final IntStream.Builder alike = IntStream.builder();
+
+        Ends(PeopleRange range) {
+            this.firstPerson = range.first();
+            this.furthest = new int[range.size()];
+            this.possible = new int[range.size()];
+            this.ends = new int[range.size()];
+            Arrays.fill(furthest, NONE_YET);
+            Arrays.fill(possible, NONE_YET);
+            Arrays.fill(ends, NO_EVENT);
+        }
+
+        @Override
+        public void rows(int[] marked, int count) {
             for (int i = 0; i < count; i++) {
                 int event = Matches.unmarked(marked[i]);
-                int place = matcher.events().owner(event) - range.first();
                 int code = dates.code(event);
-                int distance = distances[code];
-                if (marked[i] < 0 || distance == INEXACT) {
+                if (marked[i] < 0 || distances[code] == INEXACT) {
+                    int place = events.owner(event) - firstPerson;
                     possible[place] = Math.max(possible[place], reaches[code]);
-                } else if (distance > furthest[place]) {
-                    furthest[place] = distance;
-                    ends[place] = event;
-                } else if (distance == furthest[place]) {
-                    alike.add(event);
+                } else {
+                    add(event, distances[code]);
                 }
             }
-        });
-        BitSet others = new BitSet();
-        for (int place = 0; place < possible.length; place++) {
-            others.set(place, possible[place] != NONE_YET && possible[place] >= furthest[place]);
         }
-        int[] atTheEnd = alike.build()
-                .filter(event -> distances[dates.code(event)]
-                        == furthest[matcher.events().owner(event) - range.first()])
-                .toArray();
-        return new OfRange(ends, atTheEnd, others);
+
+        /** Rows of an exact day come day by day, so the other way round most of them are not further than another. */
+        @Override
+        public void certain(int first, int end, int[] spare) {
+            for (int i = first; i < end; i++) {
+                int event = isLatest ? first + end - 1 - i : i;
+                add(event, distances[dates.code(event)]);
+            }
+        }
+
+        private void add(int event, int distance) {
+            int place = events.owner(event) - firstPerson;
+            if (distance > furthest[place]) {
+                furthest[place] = distance;
+                ends[place] = event;
+            } else if (distance == furthest[place]) {
+                alike.add(event);
+            }
+        }
+
+        OfRange found() {
+            BitSet others = new BitSet();
+            for (int place = 0; place < possible.length; place++) {
+                others.set(place, possible[place] != NONE_YET && possible[place] >= furthest[place]);
+            }
+            int[] atTheEnd = alike.build()
+                    .filter(event -> distances[dates.code(event)] == furthest[events.owner(event) - firstPerson])
+                    .toArray();
+            return new OfRange(ends, atTheEnd, others);
+        }
     }
 }

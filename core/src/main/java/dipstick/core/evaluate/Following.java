@@ -3,6 +3,7 @@ package dipstick.core.evaluate;
 import dipstick.core.Outcome;
 import dipstick.core.criteria.Count;
 import dipstick.core.criteria.Test;
+import dipstick.core.time.DateRange;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Optional;
@@ -98,6 +99,8 @@ final class Following {
         private final int[] until;
         private final BitSet anchored = new BitSet();
         private final BitSet others;
+        private int earliest = DateRange.OPEN_LAST;
+        private int latest = DateRange.OPEN_FIRST;
 
         OneDay(ExactEnds ends, PeopleRange range) {
             this.range = range;
@@ -111,13 +114,15 @@ final class Following {
                     anchored.set(place);
                     from[place] = surelyFrom.of(anchor);
                     until[place] = surelyUntil.of(anchor);
+                    earliest = Math.min(earliest, from[place]);
+                    latest = Math.max(latest, until[place]);
                 }
             }
         }
 
         /** @return the places of those who are to be asked otherwise */
         BitSet answer(AnswerBuilder answer) {
-            expected.forEachRow(range, (marked, count) -> {
+            expected.forEachRow(range, new DateRange(earliest, latest), (marked, count) -> {
                 for (int i = 0; i < count; i++) {
                     int event = Matches.unmarked(marked[i]);
                     int place = expected.events().owner(event) - range.first();

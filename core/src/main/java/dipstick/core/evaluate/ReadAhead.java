@@ -9,6 +9,7 @@ import dipstick.core.criteria.FieldTest;
 import dipstick.core.criteria.Selection;
 import dipstick.core.criteria.Test;
 import dipstick.core.population.Events;
+import dipstick.core.time.DateRange;
 import dipstick.core.time.Window;
 import java.util.ArrayList;
 import java.util.List;
@@ -123,7 +124,15 @@ final class ReadAhead {
     private List<Answer> ofEvents(Test.Events test) {
         Window window = test.events().window();
         List<FieldMatcher.ByCode> windows = new ArrayList<>();
-        days.forEach(day -> windows.add(day.seen().dates().in(window.daysAsOf(day.asOf()))));
+        int first = DateRange.OPEN_LAST;
+        int last = DateRange.OPEN_FIRST;
+        for (Evaluator day : days) {
+            DateRange within = window.daysAsOf(day.asOf());
+            windows.add(day.seen().dates().in(within));
+            first = Math.min(first, within.first());
+            last = Math.max(last, within.last());
+        }
+        DateRange inAny = new DateRange(first, last);
         DayMasks masks = DayMasks.of(windows);
         EventMatcher matcher = new EventMatcher(
                 test.events().within(new Window.AnyDay()), days.getFirst().seen());
@@ -131,7 +140,7 @@ final class ReadAhead {
         DayAnswers answers = new DayAnswers(people, days.size());
         PeopleRange.forEach(people, range -> {
             DayAnswers.OfRange found = answers.of(range);
-            matcher.forEachRow(range, (marked, count) -> {
+            matcher.forEachRow(range, inAny, (marked, count) -> {
                 for (int i = 0; i < count; i++) {
                     int event = Matches.unmarked(marked[i]);
                     int code = masks.codes().get(event);

@@ -50,6 +50,12 @@ public sealed interface Column {
         public int codeCount() {
             return days.size();
         }
+
+        /** Whether it is known to be one day. */
+        boolean isExact(int row) {
+            int code = codes.get(row);
+            return code != Codes.MISSING && days.first(code) == days.last(code);
+        }
     }
 
     /** Code 1 is false, code 2 is true. */

@@ -3,6 +3,8 @@ package dipstick.core.population;
 import dipstick.core.records.FieldType;
 import dipstick.core.records.FieldValue;
 import dipstick.core.time.DateRange;
+import java.util.Arrays;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** Gathers one column row by row, then seals it. */
@@ -51,6 +53,20 @@ final class ColumnBuilder {
 
     private static IllegalStateException byConcept() {
         return new IllegalStateException("Several values in one row are held by concept");
+    }
+
+    /** Rows by exact day, in the order of days; after them those whose date is not one day. */
+    Groups byExactDay() {
+        List<DateRange> all = dates.values();
+        int[] days = all.stream()
+                .filter(DateRange::isExact)
+                .mapToInt(DateRange::first)
+                .sorted()
+                .toArray();
+        int[] placeOfCode = all.stream()
+                .mapToInt(date -> date.isExact() ? Arrays.binarySearch(days, date.first()) : days.length)
+                .toArray();
+        return new Groups(days.length + 1, row -> placeOfCode[codes.get(row)]);
     }
 
     /** The column with its rows in another order. */

@@ -9,8 +9,8 @@ import java.util.Set;
 import java.util.stream.IntStream;
 
 /**
- * All events that count, as a column for each field. Their rows are sorted by {@linkplain Concepts concept}, within a
- * concept by person, and then as they came.
+ * All events that count, as a column for each field. Their rows are sorted by {@linkplain Concepts concept}, and within a
+ * concept as its {@link Runs} say.
  */
 public final class Events {
     /** What all events of a concept have in common, and what is worked out otherwise. */
@@ -23,6 +23,7 @@ public final class Events {
     private final int[] startOfPerson;
     private final int[] rowsByPerson;
     private final Map<String, Column> columns;
+    private final Runs runs;
     private Optional<ConceptFacts> facts = Optional.empty();
 
     /**
@@ -44,6 +45,7 @@ public final class Events {
         this.startOfPerson = startOfPerson;
         this.rowsByPerson = rowsByPerson;
         this.columns = Map.copyOf(columns);
+        this.runs = Runs.of(concepts, owners, on());
     }
 
     /** The fields whose values are held row by row. */
@@ -91,26 +93,15 @@ public final class Events {
         return concepts;
     }
 
+    public Runs runs() {
+        return runs;
+    }
+
     /** Worked out when they are first asked for. */
     public synchronized ConceptFacts facts() {
         ConceptFacts known = facts.orElseGet(() -> ConceptFacts.of(this));
         facts = Optional.of(known);
         return known;
-    }
-
-    /** The first row of a concept whose person is {@code person} or comes after; the concept's end where none does. */
-    public int firstRow(int concept, int person) {
-        int low = concepts.start(concept);
-        int high = concepts.end(concept);
-        while (low < high) {
-            int middle = (low + high) >>> 1;
-            if (owners[middle] < person) {
-                low = middle + 1;
-            } else {
-                high = middle;
-            }
-        }
-        return low;
     }
 
     /** The column of one of the {@link #fields()}. */

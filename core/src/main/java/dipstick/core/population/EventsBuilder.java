@@ -5,6 +5,7 @@ import dipstick.core.records.Fields;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 
 /** Takes events of known people one by one, then sorts them by concept and person and seals them. */
 final class EventsBuilder {
@@ -29,10 +30,12 @@ final class EventsBuilder {
 
     Events seal(int people, Column.OfText personIds) {
         int size = owners.size();
-        int[] startOfPerson = starts(owners, people);
-        int[] byPerson = sorted(owners, asTheyCame(size), startOfPerson);
-        int[] startOfConcept = starts(concepts, conceptNumbers.count());
-        int[] order = sorted(concepts, byPerson, startOfConcept);
+        Groups byOwner = new Groups(people, owners::get);
+        Groups byBlock = new Groups(Runs.blockOf(people) + 1, row -> Runs.blockOf(owners.get(row)));
+        Groups byConcept = new Groups(conceptNumbers.count(), concepts::get);
+        int[] byPerson = byOwner.sorted(IntStream.range(0, size).toArray());
+        // As Runs have them; each sorting keeps the order of the one before.
+        int[] order = byConcept.sorted(byBlock.sorted(columns.get("on").byExactDay().sorted(byPerson)));
         int[] sortedOwners = owners.inOrder(order);
 
         Map<String, Column> sealed = new ConcurrentHashMap<>();
@@ -40,7 +43,7 @@ final class EventsBuilder {
                 .forEach(column -> sealed.put(column.getKey(), column.getValue().seal(order)));
         sealed.put("id", ids.seal(order));
         sealed.put("person_id", Events.personIds(sortedOwners, personIds));
-        Concepts sealedConcepts = conceptNumbers.seal(startOfConcept);
+        Concepts sealedConcepts = conceptNumbers.seal(byConcept.starts(size));
         sealed.putAll(conceptNumbers.columns(sealedConcepts));
 
         int[] rowOf = new int[size];
@@ -50,36 +53,6 @@ final class EventsBuilder {
         for (int place = 0; place < size; place++) {
             byPerson[place] = rowOf[byPerson[place]];
         }
-        return new Events(fields, sortedOwners, sealedConcepts, startOfPerson, byPerson, sealed);
-    }
-
-    private static int[] asTheyCame(int size) {
-        int[] places = new int[size];
-        for (int i = 0; i < size; i++) {
-            places[i] = i;
-        }
-        return places;
-    }
-
-    /** The place of the first of each group when they are sorted by group, and the number of all. */
-    private static int[] starts(GrowingInts groups, int count) {
-        int[] starts = new int[count + 1];
-        for (int i = 0; i < groups.size(); i++) {
-            starts[groups.get(i) + 1]++;
-        }
-        for (int group = 0; group < count; group++) {
-            starts[group + 1] += starts[group];
-        }
-        return starts;
-    }
-
-    /** The same places sorted by group; those of one group keep their order. */
-    private static int[] sorted(GrowingInts groups, int[] places, int[] starts) {
-        int[] next = starts.clone();
-        int[] sorted = new int[places.length];
-        for (int place : places) {
-            sorted[next[groups.get(place)]++] = place;
-        }
-        return sorted;
+        return new Events(fields, sortedOwners, sealedConcepts, byOwner.starts(size), byPerson, sealed);
     }
 }

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
@@ -90,49 +91,55 @@ final class EventsRenewal {
         for (int concept = 0; concept < renewed.concepts().count(); concept++) {
             come.put(joining.aboutOfSecond(concept), concept);
         }
+        int[] gone = replaced.stream().flatMap(before::of).sorted().toArray();
         Concepts kept = before.concepts();
         for (int concept = 0; concept < kept.count(); concept++) {
             Concepts.About about = kept.about(concept);
             Integer same = come.remove(about);
-            int[] newRows = same == null ? new int[0] : byOwner(same);
-            sortIn(about, kept.start(concept), kept.end(concept), newRows);
+            sortIn(about, kept.start(concept), kept.end(concept), gone, same == null ? List.of() : inOrder(same));
         }
-        come.forEach((about, concept) -> sortIn(about, 0, 0, byOwner(concept)));
+        come.forEach((about, concept) -> sortIn(about, 0, 0, gone, inOrder(concept)));
     }
 
-    private void sortIn(Concepts.About about, int firstKept, int endOfKept, int[] come) {
+    /** @param gone the rows before, in their order, of the people who are replaced */
+    private void sortIn(Concepts.About about, int firstKept, int endOfKept, int[] gone, List<Come> come) {
         int start = rows.count();
-        int next = 0;
-        for (int row = firstKept; row < endOfKept; row++) {
-            int owner = before.owner(row);
-            if (!replaced.get(owner)) {
-                while (next < come.length && ownerOf(come[next]) < owner) {
-                    rows.addSecond(come[next]);
-                    next++;
-                }
-                rows.addFirst(row);
-            }
+        int next = firstKept;
+        for (Come row : come) {
+            int place = Search.first(
+                    next,
+                    endOfKept,
+                    kept -> Runs.Place.of(kept, before.owner(kept), before.on()).compareTo(row.place()) >= 0);
+            keep(next, place, gone);
+            rows.addSecond(row.row());
+            next = place;
         }
-        for (; next < come.length; next++) {
-            rows.addSecond(come[next]);
-        }
+        keep(next, endOfKept, gone);
         if (rows.count() > start) {
             starts.add(start);
             listing.add(about);
         }
     }
 
-    /** The rows of a concept of the people read anew, in the order of the numbers that these have become. */
-    private int[] byOwner(int concept) {
-        return IntStream.range(
-                        renewed.concepts().start(concept), renewed.concepts().end(concept))
-                .boxed()
-                .sorted(Comparator.comparingInt(this::ownerOf))
-                .mapToInt(Integer::intValue)
-                .toArray();
+    private void keep(int from, int end, int[] gone) {
+        int next = from;
+        int at = Search.first(0, gone.length, each -> gone[each] >= from);
+        for (; at < gone.length && gone[at] < end; at++) {
+            rows.addFirst(next, gone[at]);
+            next = gone[at] + 1;
+        }
+        rows.addFirst(next, end);
     }
 
-    private int ownerOf(int rowOfRenewed) {
-        return numberOfRenewed[renewed.owner(rowOfRenewed)];
+    /** A row of the people read anew, and where it goes by the numbers that these have become. */
+    private record Come(Runs.Place place, int row) {}
+
+    private List<Come> inOrder(int concept) {
+        return IntStream.range(
+                        renewed.concepts().start(concept), renewed.concepts().end(concept))
+                .mapToObj(row -> new Come(
+                        Runs.Place.of(row, numberOfRenewed[renewed.owner(row)], renewed.on()), row))
+                .sorted(Comparator.comparing(Come::place))
+                .toList();
     }
 }

@@ -11,12 +11,21 @@ final class Rows {
 
     /** Adds a row of the first column. */
     void addFirst(int row) {
-        add(row, row - 1);
+        addFirst(row, row + 1);
+    }
+
+    /** Adds the rows of the first column from one up to another. */
+    void addFirst(int from, int end) {
+        if (from < end) {
+            add(from, from - 1);
+            count += end - from;
+        }
     }
 
     /** Adds a row of the second column. */
     void addSecond(int row) {
         add(~row, ~(row - 1));
+        count++;
     }
 
     /** Runs of the second count downwards, since its rows are kept as {@code ~row}. */
@@ -27,7 +36,6 @@ final class Rows {
             starts.add(count);
             sources.add(source);
         }
-        count++;
     }
 
     private int sourceAt(int run, int row) {

@@ -23,7 +23,7 @@ import java.util.zip.CheckedOutputStream;
  */
 public final class Snapshot {
     /** Changes whenever the columns are laid out in another way. */
-    private static final String FORMAT = "dipstick-snapshot/3";
+    private static final String FORMAT = "dipstick-snapshot/4";
 
     private static final int BUFFER = 1 << 16;
     private static final int CHECKSUM_BYTES = Long.BYTES;

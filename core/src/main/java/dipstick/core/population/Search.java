@@ -1,0 +1,27 @@
+package dipstick.core.population;
+
+import java.util.function.IntPredicate;
+
+/** Looks up numbers in an order by halving. */
+final class Search {
+    private Search() {}
+
+    /**
+     * The first of the numbers from {@code from} on for which something holds; {@code end} where it holds for none.
+     *
+     * @param holds for all after the first for which it does
+     */
+    static int first(int from, int end, IntPredicate holds) {
+        int low = from;
+        int high = end;
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (holds.test(middle)) {
+                high = middle;
+            } else {
+                low = middle + 1;
+            }
+        }
+        return low;
+    }
+}

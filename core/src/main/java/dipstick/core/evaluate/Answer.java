@@ -52,6 +52,9 @@ public record Answer(BitSet yes, BitSet unsure) {
     Answer and(Answer other) {
         BitSet both = copy(yes);
         both.and(other.yes);
+        if (unsure.isEmpty() && other.unsure.isEmpty()) {
+            return new Answer(both, new BitSet());
+        }
         BitSet open = possible();
         open.and(other.possible());
         open.andNot(both);

@@ -1,6 +1,7 @@
 package dipstick.core.evaluate;
 
 import dipstick.core.Outcome;
+import dipstick.core.criteria.Count;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.VarHandle;
 import java.nio.ByteOrder;
@@ -46,6 +47,32 @@ final class AnswerBuilder {
             int shift = from & (Long.SIZE - 1);
             yes[(first + from) >> 6] |= ((((eight >>> 1) & LOWEST_BITS) * GATHER) >>> 56) << shift;
             unsure[(first + from) >> 6] |= (((eight & LOWEST_BITS) * GATHER) >>> 56) << shift;
+        }
+    }
+
+    /**
+     * Sets the outcomes of a range of people, of whom none was set before, by how many were counted of each.
+     *
+     * @param certain by place in the range, and {@code possible} likewise those besides
+     */
+    void setAll(PeopleRange range, int[] certain, int[] possible, Count count) {
+        for (int from = 0; from < range.size(); from += Long.SIZE) {
+            int end = Math.min(range.size(), from + Long.SIZE);
+            long met = 0;
+            int open = 0;
+            for (int place = from; place < end; place++) {
+                // Neither fewer than the least nor more than the most: told by the sign, so that nothing branches.
+                int apart = (certain[place] - count.least()) | (count.most() - certain[place]);
+                met |= (long) (~apart >>> 31) << place;
+                open |= possible[place];
+            }
+            if (open == 0) {
+                yes[(range.first() + from) >> 6] = met;
+            } else {
+                for (int place = from; place < end; place++) {
+                    set(range.first() + place, count.answer(certain[place], certain[place] + possible[place]));
+                }
+            }
         }
     }
 

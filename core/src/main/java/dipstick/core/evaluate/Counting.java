@@ -70,9 +70,7 @@ final class Counting implements EventKernel {
             int[] certain = new int[range.size()];
             int[] possible = new int[range.size()];
             matcher.forEachRow(range, new Adding(events, range.first(), certain, possible));
-            for (int place = 0; place < certain.length; place++) {
-                answer.set(range.first() + place, count.answer(certain[place], certain[place] + possible[place]));
-            }
+            answer.setAll(range, certain, possible, count);
         });
         return answer.seal();
     }

@@ -10,12 +10,13 @@ import dipstick.core.criteria.Test;
 import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.population.Events;
+import dipstick.core.population.PeopleByDay;
+import dipstick.core.population.PeopleByValue;
 import dipstick.core.population.Population;
 import dipstick.core.time.DateRange;
 import dipstick.core.time.Window;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
@@ -84,7 +85,7 @@ public final class Evaluator {
                 Answer.atLeast(
                         some.count(), some.of().stream().map(this::answer).toList(), people);
             case Test.OfField field -> answers.get(field, () -> ofPeople(FieldMatcher.ofPeople(field.test(), seen)));
-            case Test.Age age -> answers.get(age, () -> ofPeople(ages(age)));
+            case Test.Age age -> answers.get(age, () -> ofAge(age));
             case Test.Events events ->
                 answers.get(
                         events,
@@ -219,22 +220,16 @@ public final class Evaluator {
     }
 
     private BitSet findDeceased() {
-        return ofPeople(withStatusDeceased()).or(ofPeople(deceasedBy())).yes();
-    }
-
-    /** Has each of them know who is deceased by its day. */
-    static void keepDeceased(List<Evaluator> days) {
-        if (days.stream().allMatch(day -> day.deceased.isKnown())) {
-            return;
+        BitSet deceased = ofPeople(withStatusDeceased()).yes();
+        Column.OfDate on = seen.population().deceasedOn();
+        PeopleByDay byDay = seen.population().byDay(on);
+        deceased.or(byDay.on(DateRange.upTo(seen.today())));
+        for (int person : byDay.partial()) {
+            if (on.days().first(on.codes().get(person)) <= seen.today()) {
+                deceased.set(person);
+            }
         }
-
-        Evaluator any = days.getFirst();
-        Answer byStatus = any.ofPeople(any.withStatusDeceased());
-        List<Answer> byDay = ReadAhead.ofPeople(
-                any.people, days.stream().map(Evaluator::deceasedBy).toList());
-        for (int i = 0; i < byDay.size(); i++) {
-            days.get(i).deceased.keep(byStatus.or(byDay.get(i)).yes());
-        }
+        return deceased;
     }
 
     private FieldMatcher.ByCode withStatusDeceased() {
@@ -245,15 +240,6 @@ public final class Evaluator {
                     Outcome.of(status.compared().get(code).equals("deceased")).rank();
         }
         return new FieldMatcher.ByCode(status.codes(), ofStatus);
-    }
-
-    private FieldMatcher.ByCode deceasedBy() {
-        Column.OfDate on = seen.population().deceasedOn();
-        byte[] ofDay = new byte[on.codeCount()];
-        for (int code = 1; code < ofDay.length; code++) {
-            ofDay[code] = Outcome.of(on.days().first(code) <= seen.today()).rank();
-        }
-        return new FieldMatcher.ByCode(on.codes(), ofDay);
     }
 
     private Answer eligible(CriteriaSet set, BitSet inside, List<Level> levels) {
@@ -301,26 +287,34 @@ public final class Evaluator {
         };
     }
 
-    FieldMatcher.ByCode ages(Test.Age age) {
+    private Answer ofAge(Test.Age age) {
         Column.OfDate birth = seen.population().birthDate();
         DateRange births = age.ages()
                 .birthsOn(Math.toIntExact(age.on().seenFrom(seen.asOf()).toEpochDay()));
-        byte[] ranks = new byte[birth.codeCount()];
-        for (int code = 1; code < ranks.length; code++) {
-            ranks[code] = DateRange.relate(
-                            birth.days().first(code), birth.days().last(code), births.first(), births.last())
-                    .rank();
+        PeopleByDay byDay = seen.population().byDay(birth);
+        BitSet yes = byDay.on(births);
+        BitSet unsure = byDay.missing();
+        for (int person : byDay.partial()) {
+            Outcome outcome = birth.days().get(birth.codes().get(person)).liesIn(births);
+            yes.set(person, outcome == Outcome.YES);
+            unsure.set(person, outcome == Outcome.UNSURE);
         }
-        ranks[Codes.MISSING] = Outcome.UNSURE.rank();
-        return new FieldMatcher.ByCode(birth.codes(), ranks);
+        return new Answer(yes, unsure);
     }
 
     private Answer ofPeople(FieldMatcher matcher) {
+        if (matcher instanceof FieldMatcher.ByCode(Codes codes, byte[] ranks)) {
+            Optional<PeopleByValue> byValue = seen.population().byValue(codes, ranks.length);
+            if (byValue.isPresent()) {
+                return new Answer(
+                        byValue.get().where(code -> ranks[code] == Outcome.YES.rank()),
+                        byValue.get().where(code -> ranks[code] == Outcome.UNSURE.rank()));
+            }
+        }
         AnswerBuilder answer = new AnswerBuilder(people);
         PeopleRange.forEach(people, range -> {
             byte[] ranks = new byte[(range.size() + 7) & ~7];
-            Arrays.fill(ranks, 0, range.size(), Outcome.YES.rank());
-            matcher.lower(ranks, range.first(), range.size());
+            matcher.rank(ranks, range.first(), range.size());
             answer.setAll(range.first(), ranks, range.size());
         });
         return answer.seal();

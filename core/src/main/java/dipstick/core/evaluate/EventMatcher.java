@@ -128,43 +128,74 @@ final class EventMatcher {
 
     /** Whether some people's events are better looked up than found among the rows of their range. */
     boolean isQuickerByPerson(BitSet places, PeopleRange range) {
-        long lookedUp = places.stream()
-                .mapToLong(place -> events.countOf(range.first() + place))
-                .sum();
+        long most = rows(range) / ROWS_PER_LOOK;
+        long looks = places.cardinality();
+        for (int place = places.nextSetBit(0); looks < most && place >= 0; place = places.nextSetBit(place + 1)) {
+            looks += events.countOf(range.first() + place);
+        }
+        return looks < most;
+    }
+
+    /** How many rows of these people there are of the concepts of the selection. */
+    long rows(PeopleRange range) {
         Runs runs = events.runs();
         long rows = 0;
         for (int concept : concepts) {
             int run = runs.find(concept, range.block());
             rows += run == Runs.NONE ? 0 : runs.end(run) - runs.start(run);
         }
-        return lookedUp * ROWS_PER_LOOK < rows;
+        return rows;
     }
 
-    /** The rows of some people that are, or may be, in the selection, concept by concept. */
+    /** The rows of some people that are, or may be, in the selection. */
     void forEachRow(PeopleRange people, RowSink sink) {
         forEachRow(people, DateRange.ALL_DAYS, sink);
     }
 
     /** Those of them that are not of an exact day outside of {@code some}. */
     void forEachRow(PeopleRange people, DateRange some, RowSink sink) {
+        forEachExactRow(people, some, sink);
+        forEachInexactRow(people, sink);
+    }
+
+    /** Those that are of an exact day, concept by concept, and of a concept day by day. */
+    void forEachExactRow(PeopleRange people, DateRange some, RowSink sink) {
         DateRange wanted = new DateRange(Math.max(days.first(), some.first()), Math.min(days.last(), some.last()));
+        if (wanted.isEmpty()) {
+            return;
+        }
         Runs runs = events.runs();
         Stretches stretches = new Stretches(sink);
+        forEachRun(people, (concept, run) -> {
+            int first = runs.firstIn(run, wanted);
+            int end = runs.endIn(run, wanted);
+            if (ofExactRow.isEmpty() && ofConcept[concept] == Outcome.YES.rank()) {
+                sink.certain(first, end, stretches.marked);
+            } else {
+                stretches.ask(ofExactRow, ofConcept[concept], first, end);
+            }
+        });
+    }
+
+    /** Those of partial dates, and the undated ones. */
+    void forEachInexactRow(PeopleRange people, RowSink sink) {
+        Runs runs = events.runs();
+        Stretches stretches = new Stretches(sink);
+        forEachRun(
+                people,
+                (concept, run) -> stretches.ask(ofRow, ofConcept[concept], runs.exactEnd(run), runs.end(run)));
+    }
+
+    private interface RunSink {
+        void run(int concept, int run);
+    }
+
+    private void forEachRun(PeopleRange people, RunSink sink) {
         for (int concept : concepts) {
-            int run = runs.find(concept, people.block());
-            if (run == Runs.NONE) {
-                continue;
+            int run = events.runs().find(concept, people.block());
+            if (run != Runs.NONE) {
+                sink.run(concept, run);
             }
-            if (!wanted.isEmpty()) {
-                int first = runs.firstIn(run, wanted);
-                int end = runs.endIn(run, wanted);
-                if (ofExactRow.isEmpty() && ofConcept[concept] == Outcome.YES.rank()) {
-                    sink.certain(first, end, stretches.marked);
-                } else {
-                    stretches.ask(ofExactRow, ofConcept[concept], first, end);
-                }
-            }
-            stretches.ask(ofRow, ofConcept[concept], runs.exactEnd(run), runs.end(run));
         }
     }
 
@@ -181,15 +212,22 @@ final class EventMatcher {
         void ask(List<FieldMatcher> parts, byte rank, int from, int end) {
             for (int first = from; first < end; first += STRETCH) {
                 int count = Math.min(STRETCH, end - first);
-                Arrays.fill(ranks, 0, count, rank);
-                for (FieldMatcher part : parts) {
-                    part.lower(ranks, first, count);
-                }
-                int found = mark(ranks, first, count, marked);
+                int found = found(parts, rank, first, count);
                 if (found > 0) {
                     sink.rows(marked, found);
                 }
             }
+        }
+
+        private int found(List<FieldMatcher> parts, byte rank, int first, int count) {
+            if (parts.isEmpty() || rank != Outcome.YES.rank()) {
+                Arrays.fill(ranks, 0, count, rank);
+                parts.forEach(part -> part.lower(ranks, first, count));
+            } else {
+                parts.getFirst().rank(ranks, first, count);
+                parts.subList(1, parts.size()).forEach(part -> part.lower(ranks, first, count));
+            }
+            return mark(ranks, first, count, marked);
         }
     }
 

@@ -19,6 +19,7 @@ final class ExactEnds {
 
     private final EventMatcher matcher;
     private final EventDates dates;
+    private final boolean isLatest;
     /** By the code of a date how far it is towards the end; {@link #INEXACT} where that is not one day. */
     private final int[] distances;
     /** By the code of a date how far it may be at most. */
@@ -32,8 +33,6 @@ final class ExactEnds {
      * @param others who has a match at the end that is not certain, or not of an exact day; what is said here of them is void
      */
     record OfRange(int[] events, int[] alike, BitSet others) {}
-
-    private final boolean isLatest;
 
     ExactEnds(End end, EventMatcher matcher, Seen seen) {
         this.matcher = matcher;
@@ -59,6 +58,7 @@ final class ExactEnds {
         private final int firstPerson;
         private final int[] furthest;
         private final int[] possible;
+        private final BitSet notExact = new BitSet();
         private final int[] ends;
         private final IntStream.Builder alike = IntStream.builder();
 
@@ -76,13 +76,7 @@ final class ExactEnds {
         public void rows(int[] marked, int count) {
             for (int i = 0; i < count; i++) {
                 int event = Matches.unmarked(marked[i]);
-                int code = dates.code(event);
-                if (marked[i] < 0 || distances[code] == INEXACT) {
-                    int place = events.owner(event) - firstPerson;
-                    possible[place] = Math.max(possible[place], reaches[code]);
-                } else {
-                    add(event, distances[code]);
-                }
+                add(event, events.owner(event) - firstPerson, marked[i] >= 0);
             }
         }
 
@@ -91,12 +85,21 @@ final class ExactEnds {
         public void certain(int first, int end, int[] spare) {
             for (int i = first; i < end; i++) {
                 int event = isLatest ? first + end - 1 - i : i;
-                add(event, distances[dates.code(event)]);
+                addExact(event, events.owner(event) - firstPerson, distances[dates.code(event)]);
             }
         }
 
-        private void add(int event, int distance) {
-            int place = events.owner(event) - firstPerson;
+        private void add(int event, int place, boolean certain) {
+            int code = dates.code(event);
+            if (certain && distances[code] != INEXACT) {
+                addExact(event, place, distances[code]);
+            } else {
+                possible[place] = Math.max(possible[place], reaches[code]);
+                notExact.set(place);
+            }
+        }
+
+        private void addExact(int event, int place, int distance) {
             if (distance > furthest[place]) {
                 furthest[place] = distance;
                 ends[place] = event;
@@ -107,9 +110,9 @@ final class ExactEnds {
 
         OfRange found() {
             BitSet others = new BitSet();
-            for (int place = 0; place < possible.length; place++) {
-                others.set(place, possible[place] != NONE_YET && possible[place] >= furthest[place]);
-            }
+            notExact.stream()
+                    .filter(place -> possible[place] >= furthest[place])
+                    .forEach(others::set);
             int[] atTheEnd = alike.build()
                     .filter(event -> distances[dates.code(event)] == furthest[events.owner(event) - firstPerson])
                     .toArray();

@@ -14,6 +14,13 @@ import java.util.List;
 interface FieldMatcher {
     Outcome of(int row);
 
+    /** The ranks of consecutive rows, from {@code first} on. */
+    default void rank(byte[] ranks, int first, int count) {
+        for (int i = 0; i < count; i++) {
+            ranks[i] = of(first + i).rank();
+        }
+    }
+
     /**
      * Lowers the ranks of consecutive rows, from {@code first} on, to what this answers for them: Kleene's and, for a
      * stretch of rows at once.
@@ -31,6 +38,11 @@ interface FieldMatcher {
         @Override
         public Outcome of(int row) {
             return Outcome.ofRank(ranks[codes.get(row)]);
+        }
+
+        @Override
+        public void rank(byte[] ranks, int first, int count) {
+            codes.look(ranks, this.ranks, first, count);
         }
 
         @Override

@@ -12,15 +12,6 @@ final class Once<T> {
         this.work = work;
     }
 
-    synchronized boolean isKnown() {
-        return value.isPresent();
-    }
-
-    /** What it is, where that is known already. */
-    synchronized void keep(T known) {
-        value = Optional.of(known);
-    }
-
     synchronized T get() {
         T kept = value.orElseGet(work);
         value = Optional.of(kept);

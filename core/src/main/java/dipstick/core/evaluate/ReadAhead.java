@@ -34,7 +34,6 @@ final class ReadAhead {
 
     /** Every day's evaluator knows afterwards what is said here. */
     void of(CriteriaSet set) {
-        Evaluator.keepDeceased(days);
         Stream.concat(
                         set.criteria().filter(criterion -> !criterion.off()).map(Criterion::test),
                         set.bands().stream()
@@ -51,7 +50,6 @@ final class ReadAhead {
             case Test.AtLeast some -> some.of().forEach(this::of);
             case Test.Not(var part) -> of(part);
             case Test.Member member -> of(member.set());
-            case Test.Age age -> keep(test, () -> ofPeople(day -> day.ages(age)));
             case Test.OfField(var field) -> ofField(test, field);
             case Test.InRoster _ -> keepForAll(test);
             case Test.Events events -> {
@@ -59,7 +57,8 @@ final class ReadAhead {
                     keep(test, () -> ofEvents(events));
                 }
             }
-            case Test.Pick _, Test.Sequence _ -> {}
+            // Ages are found as of each day without a pass over everybody.
+            case Test.Age _, Test.Pick _, Test.Sequence _ -> {}
         }
     }
 
@@ -103,13 +102,8 @@ final class ReadAhead {
     }
 
     private List<Answer> ofPeople(Function<Evaluator, FieldMatcher.ByCode> ofDay) {
-        return ofPeople(people, days.parallelStream().map(ofDay).toList());
-    }
-
-    /** @param ofDays over the same codes, with the ranks as of each day */
-    static List<Answer> ofPeople(int people, List<FieldMatcher.ByCode> ofDays) {
-        DayMasks masks = DayMasks.of(ofDays);
-        DayAnswers answers = new DayAnswers(people, ofDays.size());
+        DayMasks masks = DayMasks.of(days.parallelStream().map(ofDay).toList());
+        DayAnswers answers = new DayAnswers(people, days.size());
         PeopleRange.forEach(people, range -> {
             DayAnswers.OfRange found = answers.of(range);
             for (int place = 0; place < range.size(); place++) {

@@ -21,6 +21,18 @@ public sealed interface Codes {
     int get(int row);
 
     /**
+     * Looks up what the codes of consecutive rows stand for.
+     *
+     * @param ofCode by code
+     * @param first the row of the first of {@code found}
+     */
+    default void look(byte[] found, byte[] ofCode, int first, int count) {
+        for (int i = 0; i < count; i++) {
+            found[i] = ofCode[get(first + i)];
+        }
+    }
+
+    /**
      * Lowers each of {@code ranks} to what the code of its row stands for, where that is less.
      *
      * @param ofCode by code
@@ -99,6 +111,13 @@ public sealed interface Codes {
         }
 
         @Override
+        public void look(byte[] found, byte[] ofCode, int first, int count) {
+            for (int i = 0; i < count; i++) {
+                found[i] = ofCode[codes[first + i] & 0xFF];
+            }
+        }
+
+        @Override
         public void lower(byte[] ranks, byte[] ofCode, int first, int count) {
             for (int i = 0; i < count; i++) {
                 ranks[i] = (byte) Math.min(ranks[i], ofCode[codes[first + i] & 0xFF]);
@@ -134,6 +153,13 @@ public sealed interface Codes {
         }
 
         @Override
+        public void look(byte[] found, byte[] ofCode, int first, int count) {
+            for (int i = 0; i < count; i++) {
+                found[i] = ofCode[codes[first + i]];
+            }
+        }
+
+        @Override
         public void lower(byte[] ranks, byte[] ofCode, int first, int count) {
             for (int i = 0; i < count; i++) {
                 ranks[i] = (byte) Math.min(ranks[i], ofCode[codes[first + i]]);
@@ -166,6 +192,13 @@ public sealed interface Codes {
         @Override
         public int get(int row) {
             return codes[row];
+        }
+
+        @Override
+        public void look(byte[] found, byte[] ofCode, int first, int count) {
+            for (int i = 0; i < count; i++) {
+                found[i] = ofCode[codes[first + i]];
+            }
         }
 
         @Override

@@ -3,8 +3,6 @@ package dipstick.core.population;
 import dipstick.core.records.FieldType;
 import dipstick.core.records.FieldValue;
 import dipstick.core.time.DateRange;
-import java.util.Arrays;
-import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** Gathers one column row by row, then seals it. */
@@ -55,18 +53,9 @@ final class ColumnBuilder {
         return new IllegalStateException("Several values in one row are held by concept");
     }
 
-    /** Rows by exact day, in the order of days; after them those whose date is not one day. */
+    /** Rows as {@link Dates#byExactDay}. */
     Groups byExactDay() {
-        List<DateRange> all = dates.values();
-        int[] days = all.stream()
-                .filter(DateRange::isExact)
-                .mapToInt(DateRange::first)
-                .sorted()
-                .toArray();
-        int[] placeOfCode = all.stream()
-                .mapToInt(date -> date.isExact() ? Arrays.binarySearch(days, date.first()) : days.length)
-                .toArray();
-        return new Groups(days.length + 1, row -> placeOfCode[codes.get(row)]);
+        return new Dates(dates.values()).byExactDay(codes::get);
     }
 
     /** The column with its rows in another order. */

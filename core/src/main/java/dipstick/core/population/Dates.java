@@ -2,7 +2,9 @@ package dipstick.core.population;
 
 import dipstick.core.time.DateRange;
 import java.util.AbstractList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.function.IntUnaryOperator;
 
 /** The different dates of a column, by code; the first is unused. */
 public final class Dates extends AbstractList<DateRange> {
@@ -27,6 +29,19 @@ public final class Dates extends AbstractList<DateRange> {
     /** The last day of the date with this code. */
     public int last(int code) {
         return lasts[code];
+    }
+
+    /** Rows by exact day, in the order of days; after them those whose date is not one day. */
+    Groups byExactDay(IntUnaryOperator codeOfRow) {
+        int[] days = stream()
+                .filter(DateRange::isExact)
+                .mapToInt(DateRange::first)
+                .sorted()
+                .toArray();
+        int[] groupOfCode = stream()
+                .mapToInt(date -> date.isExact() ? Arrays.binarySearch(days, date.first()) : days.length)
+                .toArray();
+        return new Groups(days.length + 1, row -> groupOfCode[codeOfRow.applyAsInt(row)]);
     }
 
     int[] firsts() {

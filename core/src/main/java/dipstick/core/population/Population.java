@@ -6,7 +6,9 @@ import dipstick.core.records.RecordFields;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Everybody on record with all events that count, as columns. People are numbered from 0 in the order in which they
@@ -17,6 +19,8 @@ public final class Population {
     private final int size;
     private final Map<String, Column> columns;
     private final Events events;
+    private final Map<Codes, PeopleByValue> byValue = new ConcurrentHashMap<>();
+    private final Map<Column.OfDate, PeopleByDay> byDay = new ConcurrentHashMap<>();
 
     Population(RecordFields fields, int size, Map<String, Column> columns, Events events) {
         this.fields = fields;
@@ -78,6 +82,23 @@ public final class Population {
 
     public Column.OfDate deceasedOn() {
         return (Column.OfDate) columns.get("deceased_on");
+    }
+
+    /**
+     * Who has which value of a column of people; worked out when it is first asked for.
+     *
+     * @param codeCount one more than the highest code
+     * @return nothing where there are many values
+     */
+    public Optional<PeopleByValue> byValue(Codes codes, int codeCount) {
+        return codeCount > PeopleByValue.MOST_VALUES
+                ? Optional.empty()
+                : Optional.of(byValue.computeIfAbsent(codes, _ -> new PeopleByValue(codes, codeCount)));
+    }
+
+    /** People in the order of a date of theirs, likewise. */
+    public PeopleByDay byDay(Column.OfDate dates) {
+        return byDay.computeIfAbsent(dates, PeopleByDay::new);
     }
 
     public String idOf(int person) {

@@ -119,10 +119,8 @@ public final class Runs {
     private int firstFrom(int run, int day) {
         int start = starts[run];
         int end = exactEnds[run];
-        if (start == end || dayOf(end - 1) < day) {
-            return end;
-        }
-        return dayOf(start) >= day ? start : Search.first(start, end, row -> dayOf(row) >= day);
+        // Most windows are lookbacks, and what they hold lies near the end.
+        return day == DateRange.OPEN_FIRST ? start : Search.firstNearEnd(start, end, row -> dayOf(row) >= day);
     }
 
     private int dayOf(int row) {

@@ -24,4 +24,15 @@ final class Search {
         }
         return low;
     }
+
+    /** The same, where it is likely to be near the end: reaches back twice as far each time before it halves. */
+    static int firstNearEnd(int from, int end, IntPredicate holds) {
+        int high = end;
+        int step = 1;
+        while (high - step >= from && holds.test(high - step)) {
+            high -= step;
+            step <<= 1;
+        }
+        return first(Math.max(from, high - step), high, holds);
+    }
 }

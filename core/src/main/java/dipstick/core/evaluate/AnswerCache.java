@@ -2,8 +2,6 @@ package dipstick.core.evaluate;
 
 import dipstick.core.criteria.Test;
 import java.util.BitSet;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 
@@ -12,21 +10,10 @@ import java.util.function.Supplier;
  * answers of before still hold for everybody else: only those few are asked again.
  */
 final class AnswerCache {
-    /** Enough for the tests of a few dozen criteria sets; an answer takes two bits for each person. */
-    private static final int MOST_ANSWERS = 512;
-
     /** What was not asked for so many changes is forgotten. */
     private static final int MOST_CHANGES = 4;
 
-    private final Map<Test, Answer> answers = new LinkedHashMap<>(64, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Test, Answer> eldest) {
-            return size() > MOST_ANSWERS;
-        }
-    };
-
+    private final KeptAnswers kept;
     private volatile Optional<Before> before;
 
     /**
@@ -47,11 +34,13 @@ final class AnswerCache {
         }
     }
 
-    AnswerCache() {
+    AnswerCache(KeptAnswers kept) {
+        this.kept = kept;
         this.before = Optional.empty();
     }
 
     private AnswerCache(Before before) {
+        this.kept = before.answers().kept;
         this.before = Optional.of(before);
         forgetBefore(MOST_CHANGES);
     }
@@ -63,19 +52,24 @@ final class AnswerCache {
 
     private void forgetBefore(int changes) {
         if (changes == 0) {
+            before.ifPresent(one -> one.answers().forget());
             before = Optional.empty();
         } else {
             before.ifPresent(one -> one.answers().forgetBefore(changes - 1));
         }
     }
 
+    /** Makes room, where nobody will ask any more. */
+    void forget() {
+        kept.forget(this);
+        before.ifPresent(one -> one.answers().forget());
+    }
+
     /** The answer, if it is kept, or was before. */
     Optional<Answer> known(Test test) {
-        synchronized (answers) {
-            Answer kept = answers.get(test);
-            if (kept != null) {
-                return Optional.of(kept);
-            }
+        Optional<Answer> found = kept.find(this, test);
+        if (found.isPresent()) {
+            return found;
         }
         Optional<Answer> changed =
                 before.flatMap(one -> one.answers().known(test).map(answer -> one.changed(test, answer)));
@@ -84,14 +78,14 @@ final class AnswerCache {
     }
 
     void keep(Test test, Answer answer) {
-        synchronized (answers) {
-            answers.put(test, answer);
-        }
+        kept.keep(this, test, answer);
     }
 
     /** The kept answer, or the one that is now computed and kept. */
     Answer get(Test test, Supplier<Answer> compute) {
-        return known(test).orElseGet(() -> {
+        Optional<Answer> known = known(test);
+        kept.asked(known.isPresent());
+        return known.orElseGet(() -> {
             Answer answer = compute.get();
             keep(test, answer);
             return answer;

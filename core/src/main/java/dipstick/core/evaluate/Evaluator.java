@@ -34,7 +34,12 @@ public final class Evaluator {
     private final Once<BitSet> deceased = new Once<>(this::findDeceased);
 
     public Evaluator(Population population, LocalDate asOf) {
-        this(population, asOf, new AnswerCache());
+        this(population, asOf, KeptAnswers.inThisMemory());
+    }
+
+    /** @param kept room for its answers, which others may share */
+    public Evaluator(Population population, LocalDate asOf, KeptAnswers kept) {
+        this(population, asOf, new AnswerCache(kept));
     }
 
     private Evaluator(Population population, LocalDate asOf, AnswerCache answers) {
@@ -60,6 +65,11 @@ public final class Evaluator {
      */
     public Evaluator over(Population everybody, ReadAnew some) {
         return new Evaluator(everybody, asOf(), answers.after(new Evaluator(some.people(), asOf()), some.numbers()));
+    }
+
+    /** Makes room for the answers of others, where nobody will ask this one any more. */
+    public void forget() {
+        answers.forget();
     }
 
     Seen seen() {

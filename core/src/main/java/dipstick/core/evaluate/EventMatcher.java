@@ -182,8 +182,7 @@ final class EventMatcher {
         Runs runs = events.runs();
         Stretches stretches = new Stretches(sink);
         forEachRun(
-                people,
-                (concept, run) -> stretches.ask(ofRow, ofConcept[concept], runs.exactEnd(run), runs.end(run)));
+                people, (concept, run) -> stretches.ask(ofRow, ofConcept[concept], runs.exactEnd(run), runs.end(run)));
     }
 
     private interface RunSink {

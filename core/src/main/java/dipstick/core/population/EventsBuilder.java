@@ -35,7 +35,8 @@ final class EventsBuilder {
         Groups byConcept = new Groups(conceptNumbers.count(), concepts::get);
         int[] byPerson = byOwner.sorted(IntStream.range(0, size).toArray());
         // As Runs have them; each sorting keeps the order of the one before.
-        int[] order = byConcept.sorted(byBlock.sorted(columns.get("on").byExactDay().sorted(byPerson)));
+        int[] order =
+                byConcept.sorted(byBlock.sorted(columns.get("on").byExactDay().sorted(byPerson)));
         int[] sortedOwners = owners.inOrder(order);
 
         Map<String, Column> sealed = new ConcurrentHashMap<>();

@@ -137,8 +137,7 @@ final class EventsRenewal {
     private List<Come> inOrder(int concept) {
         return IntStream.range(
                         renewed.concepts().start(concept), renewed.concepts().end(concept))
-                .mapToObj(row -> new Come(
-                        Runs.Place.of(row, numberOfRenewed[renewed.owner(row)], renewed.on()), row))
+                .mapToObj(row -> new Come(Runs.Place.of(row, numberOfRenewed[renewed.owner(row)], renewed.on()), row))
                 .sorted(Comparator.comparing(Come::place))
                 .toList();
     }

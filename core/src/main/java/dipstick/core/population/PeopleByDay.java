@@ -1,10 +1,10 @@
 package dipstick.core.population;
 
 import dipstick.core.time.DateRange;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
-import java.util.ArrayList;
 import java.util.stream.IntStream;
 
 /**

@@ -1,12 +1,15 @@
 package dipstick.server.criteria;
 
 import dipstick.core.evaluate.Evaluator;
+import dipstick.core.evaluate.KeptAnswers;
+import dipstick.core.evaluate.ReadAnew;
 import dipstick.server.practice.Today;
 import dipstick.server.records.View;
 import dipstick.server.records.Views;
 import dipstick.server.web.Days;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -19,13 +22,18 @@ public class Evaluators {
 
     private final Views views;
     private final Today today;
+    private final KeptAnswers kept = KeptAnswers.inThisMemory();
     private long version = -1;
     private final Map<LocalDate, Evaluator> byDay = new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 
         @Override
         protected boolean removeEldestEntry(Map.Entry<LocalDate, Evaluator> eldest) {
-            return size() > MOST_DAYS;
+            boolean goes = size() > MOST_DAYS;
+            if (goes) {
+                eldest.getValue().forget();
+            }
+            return goes;
         }
     };
 
@@ -59,15 +67,32 @@ public class Evaluators {
             version = view.version();
         }
         return new Now(
-                view, byDay.computeIfAbsent(day.orElseGet(today::day), asOf -> new Evaluator(view.population(), asOf)));
+                view,
+                byDay.computeIfAbsent(day.orElseGet(today::day), asOf -> new Evaluator(view.population(), asOf, kept)));
     }
 
     /** What was answered stays so for whoever was not read anew. */
     private void follow(View view) {
-        boolean isNext = view.version() == version + 1;
-        view.readAnew()
-                .filter(_ -> isNext)
-                .ifPresentOrElse(some -> byDay.replaceAll((_, one) -> one.over(view.population(), some)), byDay::clear);
+        views.readAnew(version, view.version())
+                .ifPresentOrElse(changes -> byDay.replaceAll((_, one) -> over(one, view, changes)), this::forgetAll);
+    }
+
+    private static Evaluator over(Evaluator before, View view, List<ReadAnew> changes) {
+        Evaluator evaluator = before;
+        for (ReadAnew some : changes) {
+            evaluator = evaluator.over(view.population(), some);
+        }
+        return evaluator;
+    }
+
+    private void forgetAll() {
+        byDay.values().forEach(Evaluator::forget);
+        byDay.clear();
+    }
+
+    /** How much room the answers take that are kept, and of how much use they are. */
+    public KeptAnswers.Figures answers() {
+        return kept.figures();
     }
 
     /** The records that {@code one} sees, as of another day. */

@@ -1,19 +1,16 @@
 package dipstick.server.records;
 
-import dipstick.core.evaluate.ReadAnew;
 import dipstick.core.population.Population;
 import dipstick.core.population.Snapshot;
 import java.time.Instant;
-import java.util.Optional;
 
 /**
  * The records as evaluations see them: immutable, and kept by each evaluation from its start to its end.
  *
  * @param version counts the views since the server started
  * @param stamp names the state of the records, also from one start to the next
- * @param readAnew who alone was read anew since the view before; nothing where all were
  */
-public record View(long version, String stamp, Snapshot.Content records, Instant builtAt, Optional<ReadAnew> readAnew) {
+public record View(long version, String stamp, Snapshot.Content records, Instant builtAt) {
     public Population population() {
         return records.population();
     }

@@ -8,6 +8,7 @@ import dipstick.server.practice.Today;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -67,7 +68,7 @@ public class Views implements SmartLifecycle {
         this.today = today;
         this.events = events;
         Snapshot.Content nobody = new Snapshot.Content(new PopulationBuilder(RecordFields.KNOWN).seal(), Map.of());
-        this.current = new AtomicReference<>(new View(0, "", nobody, today.now(), Optional.empty()));
+        this.current = new AtomicReference<>(new View(0, "", nobody, today.now()));
     }
 
     /** The view of now; whoever evaluates keeps what this gives. */
@@ -78,6 +79,11 @@ public class Views implements SmartLifecycle {
     /** All who were read anew since a view; nothing where everybody was, or it is too long ago to tell. */
     public Optional<Set<String>> changedSince(long version) {
         return renewals.since(version, current.get().version());
+    }
+
+    /** The records of those who were read anew for each view after one, up to another; nothing likewise. */
+    public Optional<List<ReadAnew>> readAnew(long after, long through) {
+        return renewals.records(after, through);
     }
 
     /** Since when there are records that should be shown and are not; nothing while a change is being made ready. */
@@ -94,7 +100,7 @@ public class Views implements SmartLifecycle {
         Unshown.Waiting waiting = unshown.committed();
         Optional<Snapshot.Content> kept = file.read(stamp);
         if (kept.isPresent()) {
-            swapIn(stamp, kept.get(), Optional.empty(), start);
+            swapIn(stamp, kept.get(), start);
         } else {
             rebuild(stamp, waiting.whole());
         }
@@ -121,8 +127,8 @@ public class Views implements SmartLifecycle {
     /** The same records, made ready at this moment. */
     public synchronized void remake() {
         View view = current.get();
-        renewals.add(view.version() + 1, Set.of());
-        current.set(new View(view.version() + 1, view.stamp(), view.records(), today.now(), Optional.empty()));
+        renewals.add(view.version() + 1, Set.of(), Optional.empty());
+        current.set(new View(view.version() + 1, view.stamp(), view.records(), today.now()));
     }
 
     /** Has what is committed shown soon, without keeping anybody waiting. */
@@ -194,7 +200,7 @@ public class Views implements SmartLifecycle {
     private void rebuild(String stamp, boolean whole) {
         long start = System.nanoTime();
         Snapshot.Content content = loader.everything();
-        swapIn(stampOf(stamp, whole), content, Optional.empty(), start);
+        swapIn(stampOf(stamp, whole), content, start);
         if (whole) {
             file.writeAside(stamp, content);
         }
@@ -216,8 +222,8 @@ public class Views implements SmartLifecycle {
         stillWaiting.putAll(renewed.waiting());
         Snapshot.Content content = new Snapshot.Content(before.population().with(renewed.population()), stillWaiting);
         ReadAnew readAnew = ReadAnew.of(renewed.population(), content.population());
-        renewals.add(current.get().version() + 1, people);
-        swapIn(stampOf(stamp, waiting.whole()), content, Optional.of(readAnew), start);
+        renewals.add(current.get().version() + 1, people, Optional.of(readAnew));
+        swapIn(stampOf(stamp, waiting.whole()), content, start);
         if (waiting.whole()) {
             file.writeLater(stamp, content);
         }
@@ -229,8 +235,8 @@ public class Views implements SmartLifecycle {
         return whole ? stamp : UUID.randomUUID().toString();
     }
 
-    private void swapIn(String stamp, Snapshot.Content content, Optional<ReadAnew> readAnew, long start) {
-        View view = new View(current.get().version() + 1, stamp, content, today.now(), readAnew);
+    private void swapIn(String stamp, Snapshot.Content content, long start) {
+        View view = new View(current.get().version() + 1, stamp, content, today.now());
         current.set(view);
         LOG.debug(
                 "The records are ready: {} people, {} events, in {} ms",

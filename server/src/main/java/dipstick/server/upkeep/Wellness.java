@@ -1,8 +1,10 @@
 package dipstick.server.upkeep;
 
+import dipstick.server.criteria.Evaluators;
 import dipstick.server.deliveries.Rhythm;
 import dipstick.server.practice.Today;
 import dipstick.server.records.Views;
+import io.micrometer.core.instrument.FunctionCounter;
 import io.micrometer.core.instrument.Gauge;
 import io.micrometer.core.instrument.MeterRegistry;
 import io.micrometer.core.instrument.binder.MeterBinder;
@@ -26,13 +28,15 @@ class Wellness {
 
     private final Room room;
     private final Views views;
+    private final Evaluators evaluators;
     private final Backups backups;
     private final Rhythm rhythm;
     private final Today today;
 
-    Wellness(Room room, Views views, Backups backups, Rhythm rhythm, Today today) {
+    Wellness(Room room, Views views, Evaluators evaluators, Backups backups, Rhythm rhythm, Today today) {
         this.room = room;
         this.views = views;
+        this.evaluators = evaluators;
         this.backups = backups;
         this.rhythm = rhythm;
         this.today = today;
@@ -107,6 +111,26 @@ class Wellness {
                 "dipstick.records.behind.seconds",
                 "For how long records are kept that no page shows",
                 () -> behind().toSeconds());
+        gauge(
+                registry,
+                "dipstick.answers.bytes",
+                "Memory that kept answers of criteria take",
+                () -> evaluators.answers().bytes());
+        gauge(
+                registry,
+                "dipstick.answers.kept",
+                "Answers of criteria that are kept",
+                () -> evaluators.answers().answers());
+        counter(
+                registry,
+                "dipstick.answers.found",
+                "Answers that were kept when they were asked for",
+                () -> evaluators.answers().found());
+        counter(
+                registry,
+                "dipstick.answers.worked.out",
+                "Answers that had to be worked out",
+                () -> evaluators.answers().workedOut());
         gauge(registry, "dipstick.room.bytes", "Room left on the disk of the data folder", room::left);
         gauge(
                 registry,
@@ -117,6 +141,12 @@ class Wellness {
 
     private static void gauge(MeterRegistry registry, String name, String words, Supplier<Number> value) {
         Gauge.builder(name, value).description(words).register(registry);
+    }
+
+    private static void counter(MeterRegistry registry, String name, String words, Supplier<Number> value) {
+        FunctionCounter.builder(name, value, counted -> counted.get().doubleValue())
+                .description(words)
+                .register(registry);
     }
 
     private Duration behind() {

@@ -79,6 +79,9 @@ class WellnessTest {
                 .contains(
                         "dipstick_people",
                         "dipstick_room_bytes",
+                        "dipstick_answers_bytes",
+                        "dipstick_answers_found_total",
+                        "dipstick_answers_worked_out_total",
                         "dipstick_backup_age_seconds{application=\"dipstick\"} NaN");
 
         assertThat(administrator.post("/api/backups", "").status()).isLessThan(300);

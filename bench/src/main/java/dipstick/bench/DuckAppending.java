@@ -55,6 +55,7 @@ final class DuckAppending implements Region.Sink {
             } else {
                 events.append(event.value());
             }
+            events.append(event.topic());
             events.endRow();
         } catch (SQLException failure) {
             throw new IllegalStateException(failure);

@@ -133,6 +133,7 @@ final class Engine {
                 .text("provider", "provider " + event.person() % 90)
                 .text("site", "site " + event.person() % 30)
                 .text("source", "clinical system")
+                .texts("keywords", List.of(event.topic(), event.kind() + "s"))
                 .build();
     }
 }

@@ -3,7 +3,10 @@ package dipstick.bench;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.SplittableRandom;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -15,6 +18,11 @@ final class GeneratedQuestions {
     private static final int ROSTER_EVERY = 6;
 
     private static final int MANY_DAYS_EVERY = 8;
+
+    /** One of so many has bands. */
+    private static final int BANDS_EVERY = 5;
+
+    private static final int MOST_BANDS = 4;
     private static final int MOST_DAYS = 120;
 
     private GeneratedQuestions() {}
@@ -43,12 +51,18 @@ final class GeneratedQuestions {
             (section == 0 ? include : section == 1 ? exclude : shouldHave).add(part);
         }
         boolean all = random.nextBoolean();
+        List<Part> bands = !manyDays && number % BANDS_EVERY == BANDS_EVERY - 1
+                ? IntStream.range(0, 1 + random.nextInt(MOST_BANDS))
+                        .mapToObj(_ -> parts.ofPeople())
+                        .toList()
+                : List.of();
         String document = parts.named() + "'include': [" + listed("i", include) + "], 'exclude': ["
                 + listed("e", exclude) + "]"
                 + (shouldHave.isEmpty()
                         ? ""
                         : ", 'shouldHave': {'rule': '" + (all ? "all" : "any") + "', 'of': [" + listed("s", shouldHave)
-                                + "]}");
+                                + "]}")
+                + (bands.isEmpty() ? "" : ", 'bands': [" + named(bands) + "]");
         List<LocalDate> days = IntStream.range(0, manyDays ? 2 + random.nextInt(MOST_DAYS - 1) : 1)
                 .mapToObj(month -> Region.AS_OF.minusDays(30L * month))
                 .toList();
@@ -56,8 +70,44 @@ final class GeneratedQuestions {
                 "q" + number + " (" + (include.size() + exclude.size() + shouldHave.size()) + " criteria"
                         + (manyDays ? ", " + days.size() + " days" : "") + ")",
                 document,
-                day -> sql(include, exclude, shouldHave, all, day),
-                days);
+                day -> banded(sql(include, exclude, shouldHave, all, day), bands, day),
+                days,
+                parts.tables(),
+                manyDays ? Optional.of(ofDays(include, exclude, shouldHave, all, days)) : Optional.empty());
+    }
+
+    private static String named(List<Part> bands) {
+        return IntStream.range(0, bands.size())
+                .mapToObj(i -> "{'name': 'b" + i + "', 'when': " + bands.get(i).test() + "}")
+                .collect(Collectors.joining(", "));
+    }
+
+    /** With the first band whose condition somebody meets. */
+    private static String banded(String sql, List<Part> bands, LocalDate day) {
+        return bands.isEmpty()
+                ? sql
+                : sql.replaceFirst(
+                        "SELECT p.id",
+                        IntStream.range(0, bands.size())
+                                .mapToObj(i -> " WHEN " + bands.get(i).sql().apply(day) + " THEN 'b" + i + "'")
+                                .collect(Collectors.joining("", "SELECT p.id, CASE", " ELSE '' END AS band")));
+    }
+
+    private static String ofDays(
+            List<Part> include, List<Part> exclude, List<Part> shouldHave, boolean all, List<LocalDate> days) {
+        ManyDays many = new ManyDays(days);
+        Function<Part, String> condition =
+                part -> "(" + part.ofDays().orElseThrow().apply(many) + ")";
+        StringBuilder sql =
+                new StringBuilder("p.status <> 'deceased' AND p.deceased_on > " + many.day(UnaryOperator.identity()));
+        include.forEach(part -> sql.append(" AND ").append(condition.apply(part)));
+        exclude.forEach(part -> sql.append(" AND NOT ").append(condition.apply(part)));
+        if (!shouldHave.isEmpty()) {
+            sql.append(shouldHave.stream()
+                    .map(condition)
+                    .collect(Collectors.joining(all ? " AND " : " OR ", " AND NOT (", ")")));
+        }
+        return many.counts(sql.toString());
     }
 
     private static String listed(String prefix, List<Part> parts) {

@@ -3,7 +3,9 @@ package dipstick.bench;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.SplittableRandom;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -13,6 +15,7 @@ final class Parts {
     private int named;
     private final List<String> termSets = new ArrayList<>();
     private final List<String> rosters = new ArrayList<>();
+    private final List<String> tables = new ArrayList<>();
 
     Parts(SplittableRandom random) {
         this.random = random;
@@ -36,7 +39,7 @@ final class Parts {
             case 0 -> age();
             case 1 -> {
                 String sex = random.nextBoolean() ? "female" : "male";
-                yield new Part("{'field': 'sex', 'in': ['" + sex + "']}", day -> "p.sex = '" + sex + "'");
+                yield Part.ofAnyDay("{'field': 'sex', 'in': ['" + sex + "']}", "p.sex = '" + sex + "'");
             }
             default -> {
                 List<String> sites = IntStream.range(0, 1 + random.nextInt(6))
@@ -44,7 +47,7 @@ final class Parts {
                         .distinct()
                         .toList();
                 String list = String.join(", ", sites);
-                yield new Part("{'field': 'site', 'in': [" + list + "]}", day -> "p.site IN (" + list + ")");
+                yield Part.ofAnyDay("{'field': 'site', 'in': [" + list + "]}", "p.site IN (" + list + ")");
             }
         };
     }
@@ -52,10 +55,16 @@ final class Parts {
     Part age() {
         int from = random.nextInt(70);
         int through = from + 5 + random.nextInt(40);
-        return new Part(
-                "{'age': {'from': " + from + ", 'through': " + through + "}}",
-                day -> "p.born > " + day.minusYears(through + 1L).toEpochDay() + " AND p.born <= "
-                        + day.minusYears(from).toEpochDay());
+        String test = "{'age': {'from': " + from + ", 'through': " + through + "}}";
+        Function<LocalDate, LocalDate> after = day -> day.minusYears(through + 1L);
+        Function<LocalDate, LocalDate> until = day -> day.minusYears(from);
+        Function<LocalDate, String> sql = day -> born(
+                String.valueOf(after.apply(day).toEpochDay()), String.valueOf(until.apply(day).toEpochDay()));
+        return new Part(test, sql, sql, Optional.of(days -> born(days.day(after), days.day(until))));
+    }
+
+    private static String born(String after, String until) {
+        return "p.born > " + after + " AND p.born <= " + until;
     }
 
     Part ofEvents() {
@@ -73,10 +82,16 @@ final class Parts {
     Part any() {
         Terms terms = terms();
         SpanOf span = span();
+        Function<LocalDate, String> sql = day -> exists(terms, span.at(day), "");
         return new Part(
                 "{'events': {" + terms.selection() + ", 'window': "
                         + span.at(Region.AS_OF).window() + "}}",
-                day -> exists(terms, span.at(day), ""));
+                sql,
+                sql,
+                Optional.of(days -> days.any(
+                        terms.sql(),
+                        day -> span.at(day).first(),
+                        day -> span.at(day).last())));
     }
 
     private Part valued() {
@@ -121,7 +136,8 @@ final class Parts {
                 "{'latest': {" + terms.selection() + ", 'window': "
                         + span.at(Region.AS_OF).window() + "}, 'is': [{'field': 'value', 'above': " + above + "}]}",
                 day -> latestAbove(terms, span.at(day), "min", above),
-                day -> latestAbove(terms, span.at(day), "max", above));
+                day -> latestAbove(terms, span.at(day), "max", above),
+                Optional.empty());
     }
 
     private static String latestAbove(Terms terms, Span span, String which, int above) {
@@ -168,10 +184,14 @@ final class Parts {
                 .mapToObj(i -> "('" + familyNames.get(i) + "', " + born.get(i).toEpochDay() + ")")
                 .collect(Collectors.joining(","));
         rosters.add("{'id': '" + id + "', 'key': ['family_name', 'birth_date'], 'rows': [" + json + "]}");
-        return new Part(
+        tables.addAll(List.of(
+                "DROP TABLE IF EXISTS " + id,
+                "CREATE TABLE " + id + " (family_name VARCHAR(20), born INTEGER)",
+                "INSERT INTO " + id + " VALUES " + values));
+        return Part.ofAnyDay(
                 "{'roster': '" + id + "'}",
-                day -> "EXISTS (SELECT 1 FROM (VALUES " + values
-                        + ") r (family_name, born) WHERE r.family_name = p.family_name AND r.born = p.born)");
+                "EXISTS (SELECT 1 FROM " + id
+                        + " r WHERE r.family_name = p.family_name AND r.born = p.born)");
     }
 
     private static String exists(Terms terms, Span span, String more) {
@@ -184,7 +204,7 @@ final class Parts {
         return of(kind.name(), kind.letter());
     }
 
-    /** Everything of a kind, some of its codes, or those whose wording begins in some way. */
+    /** Everything of a kind, some of its codes, or those whose wording begins in some way or that have a keyword. */
     private Terms of(String kind, String letter) {
         int codes = Region.KINDS.stream()
                 .filter(one -> one.name().equals(kind))
@@ -200,6 +220,11 @@ final class Parts {
                 yield new Terms(
                         ofKind + terms("{'text': 'Wording of " + start + "', 'match': 'startsWith'}"),
                         sqlOfKind + " AND e.code LIKE '" + start + "%'");
+            }
+            case 2 -> {
+                String topic = Region.topic(random.nextInt(Region.TOPICS));
+                yield new Terms(
+                        ofKind + terms("{'keyword': '" + topic + "'}"), sqlOfKind + " AND e.topic = '" + topic + "'");
             }
             default -> {
                 List<String> some = IntStream.range(0, 1 + random.nextInt(3))
@@ -226,6 +251,11 @@ final class Parts {
     /** The term sets and rosters that the parts made so far name, as the beginning of a document. */
     String named() {
         return "'termSets': [" + String.join(", ", termSets) + "], 'rosters': [" + String.join(", ", rosters) + "], ";
+    }
+
+    /** What makes the tables that the conditions name, as a document brings its rosters along. */
+    List<String> tables() {
+        return List.copyOf(tables);
     }
 
     private SpanOf span() {

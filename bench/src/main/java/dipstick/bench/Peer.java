@@ -65,7 +65,7 @@ final class Peer implements AutoCloseable {
                 "CREATE TABLE people (id INTEGER PRIMARY KEY, family_name VARCHAR(20), born INTEGER, two INTEGER,"
                         + " sex VARCHAR(10), status VARCHAR(12), deceased_on INTEGER, site VARCHAR(10))",
                 "CREATE TABLE " + kind.loadedInto + " (person INTEGER, kind VARCHAR(12), code VARCHAR(4),"
-                        + " on_day INTEGER, status VARCHAR(14), amount DOUBLE PRECISION)"));
+                        + " on_day INTEGER, status VARCHAR(14), amount DOUBLE PRECISION, topic VARCHAR(10))"));
         connection.setAutoCommit(false);
         if (kind == Kind.DUCKDB) {
             DuckAppending.fill(connection, region);
@@ -80,6 +80,11 @@ final class Peer implements AutoCloseable {
 
     String words() {
         return kind.words;
+    }
+
+    /** Whether {@link ManyDays} is in its words. */
+    boolean answersManyDays() {
+        return kind == Kind.DUCKDB;
     }
 
     /** How many rows a statement gives, counted by the database. */
@@ -99,6 +104,18 @@ final class Peer implements AutoCloseable {
             List<Long> numbers = new ArrayList<>();
             for (int i = 1; i <= rows.getMetaData().getColumnCount(); i++) {
                 numbers.add(rows.getLong(i));
+            }
+            return numbers;
+        }
+    }
+
+    /** The numbers of a statement's only column. */
+    List<Long> column(String sql) throws SQLException {
+        try (Statement statement = asking();
+                ResultSet rows = statement.executeQuery(sql)) {
+            List<Long> numbers = new ArrayList<>();
+            while (rows.next()) {
+                numbers.add(rows.getLong(1));
             }
             return numbers;
         }
@@ -144,7 +161,7 @@ final class Peer implements AutoCloseable {
         return statement;
     }
 
-    private void run(List<String> statements) throws SQLException {
+    void run(List<String> statements) throws SQLException {
         try (Statement statement = connection.createStatement()) {
             for (String sql : statements) {
                 statement.execute(sql);
@@ -154,7 +171,7 @@ final class Peer implements AutoCloseable {
 
     private void insert(Region region) throws SQLException {
         try (PreparedStatement people = connection.prepareStatement("INSERT INTO people VALUES (?,?,?,?,?,?,?,?)");
-                PreparedStatement events = connection.prepareStatement("INSERT INTO events VALUES (?,?,?,?,?,?)")) {
+                PreparedStatement events = connection.prepareStatement("INSERT INTO events VALUES (?,?,?,?,?,?,?)")) {
             region.make(new Inserting(people, events));
             people.executeBatch();
             events.executeBatch();
@@ -195,7 +212,8 @@ final class Peer implements AutoCloseable {
                     event.code(),
                     event.day(),
                     event.status(),
-                    Double.isNaN(event.value()) ? null : event.value());
+                    Double.isNaN(event.value()) ? null : event.value(),
+                    event.topic());
         }
 
         private void add(PreparedStatement statement, @Nullable Object... cells) {

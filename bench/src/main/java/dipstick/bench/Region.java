@@ -11,6 +11,7 @@ import java.util.SplittableRandom;
 record Region(int people, int events) {
     static final int NAMES = 4000;
     static final int SITES = 30;
+    static final int TOPICS = 12;
     static final LocalDate AS_OF = LocalDate.of(2026, 11, 23);
 
     private static final int TODAY = Math.toIntExact(AS_OF.toEpochDay());
@@ -49,6 +50,11 @@ record Region(int people, int events) {
 
     record Event(int number, int person, String kind, String code, int day, String status, double value) {
         static final double NO_VALUE = Double.NaN;
+
+        /** A keyword, which codes of several kinds share. */
+        String topic() {
+            return Region.topic(Integer.parseInt(code, 1, code.length(), 10) % TOPICS);
+        }
     }
 
     interface Sink {
@@ -75,6 +81,10 @@ record Region(int people, int events) {
 
     static String code(String letter, int number) {
         return letter + (number < 10 ? "0" : "") + number;
+    }
+
+    static String topic(int number) {
+        return "topic " + number;
     }
 
     /** Up to where the events of each person go, as a share of all. Most people have few, and some very many. */

@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.Function;
-import java.util.stream.Stream;
+import java.util.stream.IntStream;
 
 /**
  * One place of a roster's key bound to its column. Where a value is exact, on both sides, whether two are equal is told by
@@ -31,8 +31,10 @@ sealed interface RosterKey {
     /**
      * By the codes of the column: 1 for those that are equal to, or may be, one of some exact values of rows, and 0 for the
      * others.
+     *
+     * @param numbers what stands for the values
      */
-    byte[] worthAsking(Stream<FieldValue> cells);
+    byte[] worthAsking(IntStream numbers);
 
     Codes codes();
 
@@ -71,10 +73,12 @@ sealed interface RosterKey {
             return new Coded(
                     texts.codes(),
                     texts.codeCount(),
-                    cell -> cell instanceof FieldValue.OfText(String text)
-                                    && texts.codeOf().containsKey(text)
-                            ? OptionalInt.of(texts.codeOf().get(text))
-                            : OptionalInt.empty());
+                    cell -> cell instanceof FieldValue.OfText(String text) ? codeOf(text, texts) : OptionalInt.empty());
+        }
+
+        private static OptionalInt codeOf(String text, Column.OfText texts) {
+            Integer code = texts.codeOf().get(text);
+            return code == null ? OptionalInt.empty() : OptionalInt.of(code);
         }
 
         static Coded of(Column.OfFlag flags) {
@@ -88,10 +92,10 @@ sealed interface RosterKey {
         }
 
         @Override
-        public byte[] worthAsking(Stream<FieldValue> cells) {
+        public byte[] worthAsking(IntStream numbers) {
             byte[] worth = new byte[codeCount];
             worth[Codes.MISSING] = 1;
-            cells.forEach(cell -> numberOf(cell).ifPresent(code -> worth[code] = 1));
+            numbers.forEach(code -> worth[code] = 1);
             return worth;
         }
 
@@ -123,7 +127,7 @@ sealed interface RosterKey {
         }
 
         @Override
-        public byte[] worthAsking(Stream<FieldValue> cells) {
+        public byte[] worthAsking(IntStream numbers) {
             byte[] worth = new byte[column.codeCount()];
             Arrays.fill(worth, (byte) 1);
             return worth;
@@ -164,8 +168,8 @@ sealed interface RosterKey {
         }
 
         @Override
-        public byte[] worthAsking(Stream<FieldValue> cells) {
-            int[] days = cells.flatMapToInt(cell -> numberOf(cell).stream()).toArray();
+        public byte[] worthAsking(IntStream numbers) {
+            int[] days = numbers.toArray();
             int earliest = Arrays.stream(days).min().orElse(0);
             BitSet listed = new BitSet();
             Arrays.stream(days).forEach(day -> listed.set(day - earliest));

@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** Whether people are in a roster (criteria.md section 3): the Kleene or of its rows. */
 final class RosterMatcher {
@@ -27,9 +28,8 @@ final class RosterMatcher {
             int at = place;
             if ((ofAll >> place & 1) == 1) {
                 RosterKey key = keys.get(place);
-                worthAsking.add(new FieldMatcher.ByCode(
-                        key.codes(),
-                        key.worthAsking(roster.rows().stream().flatMap(row -> row.cells().get(at).stream()))));
+                IntStream numbers = rows.stream().flatMapToInt(group -> group.numbersAt(at));
+                worthAsking.add(new FieldMatcher.ByCode(key.codes(), key.worthAsking(numbers)));
             }
         }
     }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 
 /**
  * Rows of a roster of which the same places of the key are exact. They are looked up by those of these places that are
@@ -15,15 +16,40 @@ final class RosterRows {
     private static final int NO_ROW = -1;
 
     private final List<Roster.Row> rows;
-    private final List<RosterKey> keys;
     private final int exact;
+    /** By place of the key and row what stands for the value, where {@link #known} has a bit for the place. */
+    private final int[][] numbers;
+
+    /** By row a bit for each exact place whose value somebody on record has. */
+    private final int[] known;
+
     private final Map<Integer, Lookup> lookups = new ConcurrentHashMap<>();
 
     /** @param exact a bit for each place of the key */
     RosterRows(List<Roster.Row> rows, List<RosterKey> keys, int exact) {
         this.rows = List.copyOf(rows);
-        this.keys = keys;
         this.exact = exact;
+        this.numbers = new int[keys.size()][rows.size()];
+        this.known = new int[rows.size()];
+        IntStream.range(0, rows.size()).parallel().forEach(row -> number(row, keys));
+    }
+
+    private void number(int row, List<RosterKey> keys) {
+        for (int place = 0; place < keys.size(); place++) {
+            if ((exact >> place & 1) == 1) {
+                OptionalInt number = keys.get(place)
+                        .numberOf(rows.get(row).cells().get(place).orElseThrow());
+                numbers[place][row] = number.orElse(0);
+                known[row] |= number.isPresent() ? 1 << place : 0;
+            }
+        }
+    }
+
+    /** What stands for the values at an exact place that somebody on record has. */
+    IntStream numbersAt(int place) {
+        return IntStream.range(0, rows.size())
+                .filter(row -> (known[row] >> place & 1) == 1)
+                .map(row -> numbers[place][row]);
     }
 
     /** @param exactOfPerson the places that are exact of those who will be looked up */
@@ -47,10 +73,10 @@ final class RosterRows {
             this.hashes = new int[rows.size()];
             Arrays.fill(first, NO_ROW);
             for (int row = rows.size() - 1; row >= 0; row--) {
-                OptionalInt hash = hashOf(rows.get(row));
-                if (hash.isPresent()) {
-                    int slot = hash.getAsInt() & (first.length - 1);
-                    hashes[row] = hash.getAsInt();
+                // With a value that nobody on record has it is nobody's.
+                if ((places & ~known[row]) == 0) {
+                    hashes[row] = hashOf(row);
+                    int slot = hashes[row] & (first.length - 1);
                     next[row] = first[slot];
                     first[slot] = row;
                 }
@@ -59,30 +85,24 @@ final class RosterRows {
 
         /** Whether all of the key is exact on both sides, so that a row is the person's or is not. */
         boolean isWhole() {
-            return places == (1 << keys.size()) - 1;
+            return places == (1 << numbers.length) - 1;
         }
 
-        /** Nothing where nobody on record has one of its values, so that it is nobody's. */
-        private OptionalInt hashOf(Roster.Row row) {
-            int hash = 0;
-            for (int place = 0; place < keys.size(); place++) {
-                if ((places >> place & 1) == 1) {
-                    OptionalInt number =
-                            keys.get(place).numberOf(row.cells().get(place).orElseThrow());
-                    if (number.isEmpty()) {
-                        return number;
-                    }
-                    hash = mixed(hash, number.getAsInt());
-                }
-            }
-            return OptionalInt.of(hash);
-        }
-
-        private int hashOf(long[] numbers) {
+        private int hashOf(int row) {
             int hash = 0;
             for (int place = 0; place < numbers.length; place++) {
                 if ((places >> place & 1) == 1) {
-                    hash = mixed(hash, (int) numbers[place]);
+                    hash = mixed(hash, numbers[place][row]);
+                }
+            }
+            return hash;
+        }
+
+        private int hashOf(long[] ofPerson) {
+            int hash = 0;
+            for (int place = 0; place < ofPerson.length; place++) {
+                if ((places >> place & 1) == 1) {
+                    hash = mixed(hash, (int) ofPerson[place]);
                 }
             }
             return hash;
@@ -96,10 +116,10 @@ final class RosterRows {
         /**
          * The first row that may be a person's; less than none where there is none.
          *
-         * @param numbers what stands for their values
+         * @param ofPerson what stands for their values
          */
-        int first(long[] numbers) {
-            int hash = hashOf(numbers);
+        int first(long[] ofPerson) {
+            int hash = hashOf(ofPerson);
             return sameOrLater(first[hash & (first.length - 1)], hash);
         }
 

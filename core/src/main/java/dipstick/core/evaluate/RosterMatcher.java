@@ -11,6 +11,9 @@ import java.util.stream.IntStream;
 
 /** Whether people are in a roster (criteria.md section 3): the Kleene or of its rows. */
 final class RosterMatcher {
+    /** Of more rows than one for so many people, most people's values are somewhere among them. */
+    private static final int FEW = 10;
+
     private final List<RosterKey> keys;
     private final List<RosterRows> rows;
     /** Who may be in a row: lowered to 0 where a value that is exact of all rows is none of theirs. */
@@ -23,6 +26,9 @@ final class RosterMatcher {
         this.rows = alike.entrySet().stream()
                 .map(group -> new RosterRows(group.getValue(), keys, group.getKey()))
                 .toList();
+        if (roster.rows().size() > seen.population().size() / FEW) {
+            return;
+        }
         int ofAll = alike.keySet().stream().reduce((one, other) -> one & other).orElse(0);
         for (int place = 0; place < keys.size(); place++) {
             int at = place;

@@ -120,9 +120,7 @@ final class Generated implements Callable<Integer> {
     }
 
     private static Object answer(Engine engine, CriteriaSet set, Question question) {
-        return question.hasBands()
-                ? engine.membersWithBands(set, Region.AS_OF)
-                : engine.counts(set, question.days());
+        return question.hasBands() ? engine.membersWithBands(set, Region.AS_OF) : engine.counts(set, question.days());
     }
 
     private static Object answer(Peer database, Question question) throws SQLException {

@@ -59,7 +59,8 @@ final class Parts {
         Function<LocalDate, LocalDate> after = day -> day.minusYears(through + 1L);
         Function<LocalDate, LocalDate> until = day -> day.minusYears(from);
         Function<LocalDate, String> sql = day -> born(
-                String.valueOf(after.apply(day).toEpochDay()), String.valueOf(until.apply(day).toEpochDay()));
+                String.valueOf(after.apply(day).toEpochDay()),
+                String.valueOf(until.apply(day).toEpochDay()));
         return new Part(test, sql, sql, Optional.of(days -> born(days.day(after), days.day(until))));
     }
 
@@ -190,8 +191,7 @@ final class Parts {
                 "INSERT INTO " + id + " VALUES " + values));
         return Part.ofAnyDay(
                 "{'roster': '" + id + "'}",
-                "EXISTS (SELECT 1 FROM " + id
-                        + " r WHERE r.family_name = p.family_name AND r.born = p.born)");
+                "EXISTS (SELECT 1 FROM " + id + " r WHERE r.family_name = p.family_name AND r.born = p.born)");
     }
 
     private static String exists(Terms terms, Span span, String more) {

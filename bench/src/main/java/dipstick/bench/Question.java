@@ -15,7 +15,12 @@ import java.util.function.Function;
  * @param ofDays one statement that counts the list as of all of them, in their order, where there is one
  */
 record Question(
-        String name, String parts, Function<LocalDate, String> sql, List<LocalDate> days, List<String> tables, Optional<String> ofDays) {
+        String name,
+        String parts,
+        Function<LocalDate, String> sql,
+        List<LocalDate> days,
+        List<String> tables,
+        Optional<String> ofDays) {
     Question(String name, String parts, Function<LocalDate, String> sql) {
         this(name, parts, sql, List.of(Region.AS_OF));
     }

@@ -3,7 +3,10 @@ package dipstick.server.criteria;
 import dipstick.core.criteria.CriteriaSource;
 import dipstick.core.criteria.InvalidCriteria;
 import java.time.Instant;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * A saved criteria set; documents are the JSON of criteria.md section 4.
@@ -48,9 +51,19 @@ public record SavedSet(
         return hasDraft() ? parse(name, draft) : json();
     }
 
-    /** The name of its list. */
+    /** The name of its list, for which not all of the document is read: it is asked for by every page. */
     public String publishedName() {
-        return json().path("name").asString(id);
+        try (JsonParser parts = JsonMapper.shared().createParser(document)) {
+            parts.nextToken();
+            while (parts.nextToken() == JsonToken.PROPERTY_NAME) {
+                boolean isName = parts.currentName().equals("name");
+                if (parts.nextToken() == JsonToken.VALUE_STRING && isName) {
+                    return parts.getString();
+                }
+                parts.skipChildren();
+            }
+            return id;
+        }
     }
 
     SavedSet with(String newName, String newDocument, int newVersion, String newDraft) {

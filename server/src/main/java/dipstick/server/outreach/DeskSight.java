@@ -58,19 +58,12 @@ final class DeskSight {
     Counts counts(DeskAsked asked) {
         List<Place> ofPart = mine.stream().filter(ofPart(asked)).toList();
         List<Place> ofTop = ofPart.stream().filter(ofTop(asked)).toList();
-        Predicate<Place> ofBand = ofBand(asked);
+        List<Place> ofBand = ofTop.stream().filter(ofBand(asked)).toList();
         Map<Queue, Integer> queues = new EnumMap<>(Queue.class);
         for (Queue queue : Queue.values()) {
-            queues.put(queue, 0);
-        }
-        for (Place place : ofTop) {
-            if (ofBand.test(place)) {
-                for (Queue queue : Queue.values()) {
-                    if (queue.holds(place, who.name(), day)) {
-                        queues.merge(queue, 1, Integer::sum);
-                    }
-                }
-            }
+            queues.put(queue, (int) ofBand.stream()
+                    .filter(place -> queue.holds(place, who.name(), day))
+                    .count());
         }
         int beyond = (int) ofPart.stream().filter(book::isBeyondTop).count();
         return new Counts(queues, bands(ofTop.stream().filter(ofQueue(asked)).toList()), beyond);

@@ -137,7 +137,7 @@ final class EventMatcher {
     }
 
     /** How many rows of these people there are of the concepts of the selection. */
-    long rows(PeopleRange range) {
+    private long rows(PeopleRange range) {
         Runs runs = events.runs();
         long rows = 0;
         for (int concept : concepts) {

@@ -78,8 +78,10 @@ final class RosterMatcher {
     private final class Asking {
         private final RosterKey[] places = keys.toArray(RosterKey[]::new);
         private final long[] numbers = new long[places.length];
-        private int exact;
-        private List<RosterRows.Lookup> lookups = lookups();
+        /** Of the one before; of nobody yet. */
+        private int exact = -1;
+
+        private List<RosterRows.Lookup> lookups = List.of();
 
         private List<RosterRows.Lookup> lookups() {
             return rows.stream().map(group -> group.by(exact)).toList();

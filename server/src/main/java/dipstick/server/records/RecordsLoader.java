@@ -33,8 +33,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 class RecordsLoader {
     private static final Logger LOG = LoggerFactory.getLogger(RecordsLoader.class);
 
-    private static final long TOLD_EVERY = 1_000_000;
-
     /** While a chunk is sorted into columns the next one is read. */
     private static final int CHUNK = 10_000;
 
@@ -69,9 +67,10 @@ class RecordsLoader {
 
     Snapshot.Content everything() {
         return reading.execute(_ -> {
+            ReadingProgress progress = new ReadingProgress(records.countEvents(), System::nanoTime);
             try (Cursor<StoredPerson> people = records.allPeople();
                     Cursor<StoredEvent> events = records.allEvents()) {
-                return sealed(people, events);
+                return sealed(people, events, () -> progress.next().ifPresent(LOG::info));
             } catch (IOException broken) {
                 throw new UncheckedIOException(broken);
             }
@@ -81,7 +80,8 @@ class RecordsLoader {
     /** Those of some people who are known, with their events; the events of the others wait. */
     Snapshot.Content of(Collection<String> ids) {
         List<String> wanted = List.copyOf(ids);
-        return reading.execute(_ -> sealed(inChunks(wanted, records::people), inChunks(wanted, records::eventsOf)));
+        return reading.execute(
+                _ -> sealed(inChunks(wanted, records::people), inChunks(wanted, records::eventsOf), () -> {}));
     }
 
     private static <T> List<T> inChunks(List<String> ids, Function<String[], List<T>> question) {
@@ -90,13 +90,13 @@ class RecordsLoader {
                 .toList();
     }
 
-    private Snapshot.Content sealed(Iterable<StoredPerson> people, Iterable<StoredEvent> events) {
+    /** @param read told of each event */
+    private Snapshot.Content sealed(Iterable<StoredPerson> people, Iterable<StoredEvent> events, Runnable read) {
         RecordFields fields = fields();
         PopulationBuilder builder = new PopulationBuilder(fields);
         people.forEach(person -> builder.add(RowMapping.person(person.row(), fields.people())));
         CompletableFuture<Void> added = CompletableFuture.completedFuture(null);
         List<EventRecord> chunk = new ArrayList<>();
-        long read = 0;
         for (StoredEvent event : events) {
             chunk.add(RowMapping.event(event, fields.events()));
             if (chunk.size() == CHUNK) {
@@ -105,9 +105,7 @@ class RecordsLoader {
                 added.join();
                 added = CompletableFuture.runAsync(() -> full.forEach(builder::add));
             }
-            if (++read % TOLD_EVERY == 0) {
-                LOG.info("{} million events are read …", read / TOLD_EVERY);
-            }
+            read.run();
         }
         added.join();
         chunk.forEach(builder::add);

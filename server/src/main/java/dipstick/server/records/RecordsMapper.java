@@ -64,6 +64,9 @@ interface RecordsMapper {
     @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
     Cursor<StoredPerson> allPeople();
 
+    @Select("SELECT count(*) FROM event")
+    long countEvents();
+
     /** Read row by row by {@link EventRecordReader}; the statement is among the {@link EventStatements}. */
     Cursor<StoredEvent> allEvents();
 

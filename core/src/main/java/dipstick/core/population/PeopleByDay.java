@@ -52,8 +52,8 @@ public final class PeopleByDay {
     public BitSet on(DateRange days) {
         BitSet on = new BitSet();
         if (!days.isEmpty()) {
-            on = before(firstFrom(days.last(), 1));
-            on.andNot(before(firstFrom(days.first(), 0)));
+            on = before(firstFrom(days.last() + 1L));
+            on.andNot(before(firstFrom(days.first())));
         }
         return on;
     }
@@ -68,10 +68,10 @@ public final class PeopleByDay {
         return (BitSet) missing.clone();
     }
 
-    /** The first place whose day is {@code more} days after {@code day}, or later. */
-    private int firstFrom(int day, int more) {
+    /** The first place whose day is this one or later. */
+    private int firstFrom(long day) {
         return Search.first(
-                0, people.length, place -> dates.days().first(dates.codes().get(people[place])) >= (long) day + more);
+                0, people.length, place -> dates.days().first(dates.codes().get(people[place])) >= day);
     }
 
     private BitSet before(int place) {

@@ -96,18 +96,9 @@ final class GeneratedQuestions {
     private static String ofDays(
             List<Part> include, List<Part> exclude, List<Part> shouldHave, boolean all, List<LocalDate> days) {
         ManyDays many = new ManyDays(days);
-        Function<Part, String> condition =
-                part -> "(" + part.ofDays().orElseThrow().apply(many) + ")";
-        StringBuilder sql =
-                new StringBuilder("p.status <> 'deceased' AND p.deceased_on > " + many.day(UnaryOperator.identity()));
-        include.forEach(part -> sql.append(" AND ").append(condition.apply(part)));
-        exclude.forEach(part -> sql.append(" AND NOT ").append(condition.apply(part)));
-        if (!shouldHave.isEmpty()) {
-            sql.append(shouldHave.stream()
-                    .map(condition)
-                    .collect(Collectors.joining(all ? " AND " : " OR ", " AND NOT (", ")")));
-        }
-        return many.counts(sql.toString());
+        Function<Part, String> met = part -> part.ofDays().orElseThrow().apply(many);
+        return many.counts("p.status <> 'deceased' AND p.deceased_on > " + many.day(UnaryOperator.identity())
+                + conditions(include, exclude, shouldHave, all, met, met));
     }
 
     private static String listed(String prefix, List<Part> parts) {
@@ -116,21 +107,38 @@ final class GeneratedQuestions {
                 .collect(Collectors.joining(", "));
     }
 
-    /** Who is surely on the list: surely included, and not even possibly excluded, nor possibly with all that should be. */
     private static String sql(
             List<Part> include, List<Part> exclude, List<Part> shouldHave, boolean all, LocalDate day) {
-        StringBuilder sql = new StringBuilder(Questions.people(day));
-        include.forEach(part -> sql.append(" AND ").append(part.sql().apply(day)));
-        exclude.forEach(part -> sql.append(" AND NOT ").append(bracketed(part, day)));
+        return Questions.people(day)
+                + conditions(
+                        include,
+                        exclude,
+                        shouldHave,
+                        all,
+                        part -> part.sql().apply(day),
+                        part -> part.possible().apply(day));
+    }
+
+    /** Who is surely on the list: surely included, and not even possibly excluded, nor possibly with all that should be. */
+    private static String conditions(
+            List<Part> include,
+            List<Part> exclude,
+            List<Part> shouldHave,
+            boolean all,
+            Function<Part, String> surely,
+            Function<Part, String> possibly) {
+        StringBuilder sql = new StringBuilder();
+        include.forEach(part -> sql.append(" AND ").append(bracketed(surely.apply(part))));
+        exclude.forEach(part -> sql.append(" AND NOT ").append(bracketed(possibly.apply(part))));
         if (!shouldHave.isEmpty()) {
             sql.append(shouldHave.stream()
-                    .map(part -> bracketed(part, day))
+                    .map(part -> bracketed(possibly.apply(part)))
                     .collect(Collectors.joining(all ? " AND " : " OR ", " AND NOT (", ")")));
         }
         return sql.toString();
     }
 
-    private static String bracketed(Part part, LocalDate day) {
-        return "(" + part.possible().apply(day) + ")";
+    private static String bracketed(String condition) {
+        return "(" + condition + ")";
     }
 }

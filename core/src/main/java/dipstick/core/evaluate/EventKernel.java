@@ -15,9 +15,6 @@ interface EventKernel {
      * @param places of these people in the range
      */
     default void ofSome(BitSet places, EventMatcher matcher, PeopleRange range, AnswerBuilder answer) {
-        if (places.isEmpty()) {
-            return;
-        }
         if (matcher.isQuickerByPerson(places, range)) {
             places.stream()
                     .map(place -> range.first() + place)

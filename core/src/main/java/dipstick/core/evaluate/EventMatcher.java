@@ -126,8 +126,11 @@ final class EventMatcher {
         return matches;
     }
 
-    /** Whether some people's events are better looked up than found among the rows of their range. */
+    /** Whether some people's events are better looked up than found among the rows of their range; nobody's always are. */
     boolean isQuickerByPerson(BitSet places, PeopleRange range) {
+        if (places.isEmpty()) {
+            return true;
+        }
         long most = rows(range) / ROWS_PER_LOOK;
         long looks = places.cardinality();
         for (int place = places.nextSetBit(0); looks < most && place >= 0; place = places.nextSetBit(place + 1)) {
@@ -147,65 +150,44 @@ final class EventMatcher {
         return rows;
     }
 
-    /** The rows of some people that are, or may be, in the selection. */
+    /** The rows of some people that are, or may be, in the selection, concept by concept. */
     void forEachRow(PeopleRange people, RowSink sink) {
         forEachRow(people, DateRange.ALL_DAYS, sink);
     }
 
     /** Those of them that are not of an exact day outside of {@code some}. */
     void forEachRow(PeopleRange people, DateRange some, RowSink sink) {
-        forEachExactRow(people, some, sink);
-        forEachInexactRow(people, sink);
-    }
-
-    /** Those that are of an exact day, concept by concept, and of a concept day by day. */
-    void forEachExactRow(PeopleRange people, DateRange some, RowSink sink) {
         DateRange wanted = new DateRange(Math.max(days.first(), some.first()), Math.min(days.last(), some.last()));
-        if (wanted.isEmpty()) {
-            return;
-        }
         Runs runs = events.runs();
         Stretches stretches = new Stretches(sink);
-        forEachRun(people, (concept, run) -> {
-            int first = runs.firstIn(run, wanted);
-            int end = runs.endIn(run, wanted);
-            if (ofExactRow.isEmpty() && ofConcept[concept] == Outcome.YES.rank()) {
-                sink.certain(first, end, stretches.marked);
-            } else {
-                stretches.ask(ofExactRow, ofConcept[concept], first, end);
-            }
-        });
-    }
-
-    /** Those of partial dates, and the undated ones. */
-    void forEachInexactRow(PeopleRange people, RowSink sink) {
-        Runs runs = events.runs();
-        Stretches stretches = new Stretches(sink);
-        forEachRun(
-                people, (concept, run) -> stretches.ask(ofRow, ofConcept[concept], runs.exactEnd(run), runs.end(run)));
-    }
-
-    private interface RunSink {
-        void run(int concept, int run);
-    }
-
-    private void forEachRun(PeopleRange people, RunSink sink) {
         for (int concept : concepts) {
-            int run = events.runs().find(concept, people.block());
+            int run = runs.find(concept, people.block());
             if (run != Runs.NONE) {
-                sink.run(concept, run);
+                if (!wanted.isEmpty()) {
+                    stretches.askExact(concept, runs.firstIn(run, wanted), runs.endIn(run, wanted));
+                }
+                stretches.ask(ofRow, ofConcept[concept], runs.exactEnd(run), runs.end(run));
             }
         }
     }
 
     /** Asks rows a stretch at a time. */
-    private static final class Stretches {
+    private final class Stretches {
         private final RowSink sink;
         private final byte[] ranks = new byte[STRETCH];
         private final int[] marked = new int[STRETCH];
 
         Stretches(RowSink sink) {
             this.sink = sink;
+        }
+
+        /** Rows of an exact day in the window. */
+        void askExact(int concept, int from, int end) {
+            if (ofExactRow.isEmpty() && ofConcept[concept] == Outcome.YES.rank()) {
+                sink.certain(from, end, marked);
+            } else {
+                ask(ofExactRow, ofConcept[concept], from, end);
+            }
         }
 
         void ask(List<FieldMatcher> parts, byte rank, int from, int end) {

@@ -50,9 +50,6 @@ final class Following {
     }
 
     private void answer(BitSet places, PeopleRange range, AnswerBuilder answer) {
-        if (places.isEmpty()) {
-            return;
-        }
         if (anchors.isQuickerByPerson(places, range)) {
             places.stream()
                     .map(place -> range.first() + place)

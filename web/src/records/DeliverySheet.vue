@@ -4,7 +4,7 @@ import { timeWords } from '@/days'
 import { DateOrder, ReadAs } from '@/files'
 import { count } from '@/stick'
 import Button from 'primevue/button'
-import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue'
 import ColumnsTable from './ColumnsTable.vue'
 import FirstRecords from './FirstRecords.vue'
 import HowFar from './HowFar.vue'
@@ -69,13 +69,22 @@ watch(
   { immediate: true },
 )
 
+let shown = true
+
 onMounted(() => follow())
+onUnmounted(() => {
+  shown = false
+})
 
 async function follow(): Promise<void> {
   try {
-    await untilSettled<DeliveryView>(address.value, (now) => {
-      view.value = now
-    })
+    await untilSettled<DeliveryView>(
+      address.value,
+      (now) => {
+        view.value = now
+      },
+      () => shown,
+    )
   } catch (failure) {
     refused.value = sentenceOf(failure)
   }

@@ -1,5 +1,6 @@
-import { describe, expect, it } from 'vitest'
-import { restWords, together } from './deliveries'
+import { serving } from '@/testing'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { restWords, together, untilSettled } from './deliveries'
 
 describe('several files at once', () => {
   const file = (name: string, text: string) => new File([text], name)
@@ -15,6 +16,33 @@ describe('several files at once', () => {
     expect(together([file('a.hl7', 'x'), file('b.json', 'y')])).toBeUndefined()
     expect(together([file('a.csv', 'x')])?.name).toBe('a.csv')
     expect(together([])).toBeUndefined()
+  })
+})
+
+describe('a file that is being read', () => {
+  afterEach(() => {
+    vi.useRealTimers()
+    vi.unstubAllGlobals()
+  })
+
+  it('is asked after until it is through, and no more once nobody watches', async () => {
+    vi.useFakeTimers()
+    const asked = serving({ 'GET /d': () => ({ stage: asked.length < 3 ? 'READING' : 'TRIED' }) })
+    const stages: string[] = []
+    const tell = (view: { stage: string }) => stages.push(view.stage)
+    const through = untilSettled('/d', tell, () => true)
+    await vi.runAllTimersAsync()
+    await through
+    expect(stages).toEqual(['READING', 'READING', 'TRIED'])
+
+    asked.length = 0
+    let watched = true
+    const left = untilSettled('/d', tell, () => watched)
+    await vi.advanceTimersByTimeAsync(1)
+    watched = false
+    await vi.runAllTimersAsync()
+    await left
+    expect(asked).toHaveLength(1)
   })
 })
 

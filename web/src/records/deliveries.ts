@@ -83,16 +83,17 @@ export function isWorking(stage: string): boolean {
   return WORKING.has(stage)
 }
 
-/** Asks again until nothing is being done with the file any more. */
+/** Asks again until nothing is being done with the file any more, or nobody watches any more. */
 export async function untilSettled<T extends { stage: string }>(
   address: string,
   tell: (view: T) => void,
-): Promise<T> {
-  for (;;) {
+  isWatched: () => boolean,
+): Promise<void> {
+  while (isWatched()) {
     const view = await send<T>(address)
     tell(view)
     if (!isWorking(view.stage)) {
-      return view
+      return
     }
     await new Promise((resolve) => setTimeout(resolve, PAUSE_MS))
   }

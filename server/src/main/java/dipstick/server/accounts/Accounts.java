@@ -2,17 +2,22 @@ package dipstick.server.accounts;
 
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
+import dipstick.server.database.KnownRows;
+import dipstick.server.database.KnownTables;
 import dipstick.server.practice.Today;
 import dipstick.server.web.PlainLetters;
 import dipstick.server.web.Problems;
 import dipstick.server.web.Revisions;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SequencedMap;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
@@ -36,6 +41,7 @@ public class Accounts {
     private static final int NOBODYS_LETTERS = 40;
 
     private final AccountMapper accounts;
+    private final KnownRows<SequencedMap<String, Account>> known;
     private final PasswordEncoder passwords;
     private final PasswordRules rules;
     private final Revisions revisions;
@@ -45,6 +51,7 @@ public class Accounts {
 
     Accounts(
             AccountMapper accounts,
+            KnownTables tables,
             PasswordEncoder passwords,
             PasswordRules rules,
             Revisions revisions,
@@ -52,6 +59,7 @@ public class Accounts {
             AuditLog audit,
             Today today) {
         this.accounts = accounts;
+        this.known = tables.keep(AccountMapper.class, this::read);
         this.passwords = passwords;
         this.rules = rules;
         this.revisions = revisions;
@@ -167,7 +175,15 @@ public class Accounts {
 
     /** Everybody, those whose account is closed too. */
     public List<Colleague> all() {
-        return accounts.all().stream().map(Account::colleague).toList();
+        return known.now().orElseGet(this::read).values().stream()
+                .map(Account::colleague)
+                .toList();
+    }
+
+    private SequencedMap<String, Account> read() {
+        return accounts.all().stream()
+                .collect(Collectors.toMap(
+                        Account::name, Function.identity(), (one, _) -> one, LinkedHashMap::new));
     }
 
     /** Whoever is signed in. */
@@ -181,7 +197,7 @@ public class Accounts {
 
     /** A colleague to whom something can be given; refused where there is none, or the account is closed. */
     public Colleague open(String name) {
-        return accounts.find(signInName(name))
+        return find(name)
                 .map(Account::colleague)
                 .filter(one -> !one.closed())
                 .orElseThrow(() -> Problems.refused(
@@ -259,7 +275,10 @@ public class Accounts {
     }
 
     Optional<Account> find(String name) {
-        return accounts.find(signInName(name));
+        String signInName = signInName(name);
+        return known.now()
+                .map(all -> Optional.ofNullable(all.get(signInName)))
+                .orElseGet(() -> accounts.find(signInName));
     }
 
     private Account get(String name) {

@@ -15,16 +15,22 @@ import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
+import dipstick.server.database.KnownRows;
+import dipstick.server.database.KnownTables;
 import dipstick.server.practice.Today;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import dipstick.server.web.Problems;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SequencedMap;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
@@ -41,6 +47,7 @@ public class CriteriaSets {
     private static final int MOST_CRITERIA = 500;
 
     private final CriteriaMapper sets;
+    private final KnownRows<SequencedMap<String, SavedSet>> known;
     private final NumbersOfNow numbersOfNow;
     private final Sharing sharing;
     private final Accounts accounts;
@@ -50,6 +57,7 @@ public class CriteriaSets {
 
     CriteriaSets(
             CriteriaMapper sets,
+            KnownTables tables,
             NumbersOfNow numbersOfNow,
             Sharing sharing,
             Accounts accounts,
@@ -57,6 +65,7 @@ public class CriteriaSets {
             Today today,
             ApplicationEventPublisher published) {
         this.sets = sets;
+        this.known = tables.keep(CriteriaMapper.class, this::read);
         this.numbersOfNow = numbersOfNow;
         this.sharing = sharing;
         this.accounts = accounts;
@@ -67,25 +76,30 @@ public class CriteriaSets {
 
     /** All of them, those out of use too. */
     public List<SavedSet> all() {
-        return sets.all();
+        return List.copyOf(known.now().orElseGet(this::read).values());
+    }
+
+    private SequencedMap<String, SavedSet> read() {
+        return sets.all().stream()
+                .collect(Collectors.toMap(SavedSet::id, Function.identity(), (one, _) -> one, LinkedHashMap::new));
     }
 
     /** Those that have a list. */
     public List<SavedSet> inForce() {
-        return sets.all().stream().filter(SavedSet::isInForce).toList();
+        return all().stream().filter(SavedSet::isInForce).toList();
     }
 
     public SavedSet get(String id) {
-        return sets.find(id).orElseThrow(CriteriaSets::noSuchSet);
+        return find(id).orElseThrow(CriteriaSets::noSuchSet);
     }
 
     Optional<SavedSet> find(String id) {
-        return sets.find(id);
+        return known.now().map(all -> Optional.ofNullable(all.get(id))).orElseGet(() -> sets.find(id));
     }
 
     /** The set of a list. */
     public SavedSet getInForce(String id) {
-        return sets.find(id).filter(SavedSet::isInForce).orElseThrow(CriteriaSets::noSuchSet);
+        return find(id).filter(SavedSet::isInForce).orElseThrow(CriteriaSets::noSuchSet);
     }
 
     private static ErrorResponseException noSuchSet() {
@@ -207,7 +221,7 @@ public class CriteriaSets {
             boolean known = id.equals(from)
                     || !mayBeNamed.test(id)
                     || sources.stream().anyMatch(source -> source.id().equals(id));
-            Optional<SavedSet> saved = known ? Optional.empty() : sets.find(id);
+            Optional<SavedSet> saved = known ? Optional.empty() : find(id);
             if (saved.isPresent()) {
                 SavedSet named = saved.get();
                 CriteriaSource source =
@@ -286,7 +300,7 @@ public class CriteriaSets {
                     "This set cannot be evaluated, so it was not published. What is wrong is listed; the draft is kept.",
                     errors(invalid));
         }
-        List<String> unpublished = sets.all().stream()
+        List<String> unpublished = all().stream()
                 .filter(set ->
                         !set.isPublished() && MemberReferences.namedIn(document).contains(set.id()))
                 .map(SavedSet::name)

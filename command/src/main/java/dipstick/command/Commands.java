@@ -14,8 +14,8 @@ import picocli.CommandLine.Command;
 /** The commands that need no server: {@code ./dipstick evaluate} and {@code ./dipstick convert}. */
 @Command(name = "dipstick")
 public final class Commands {
-    static final int RAN = 0;
-    static final int BAD_INPUT = 2;
+    public static final int RAN = 0;
+    public static final int BAD_INPUT = 2;
 
     private Commands() {}
 

@@ -14,9 +14,6 @@ import dipstick.core.records.RowProblem;
 import dipstick.core.text.NormalText;
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.charset.MalformedInputException;
-import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -130,32 +127,19 @@ final class Evaluate implements Callable<Integer> {
         try {
             return Optional.of(CriteriaReader.read(sources, settings.dials(), fields, settings.zone()));
         } catch (InvalidCriteria invalid) {
-            say(invalid, problems);
+            problems.addAll(CriteriaFiles.said(invalid));
             return Optional.empty();
         }
     }
 
     private static Optional<CriteriaSource> source(Path path, List<String> problems) {
+        Optional<String> text = CriteriaFiles.text(path, problems);
         try {
-            return Optional.of(CriteriaSource.parse(path.toString(), Files.readString(path)));
+            return text.isPresent() ? Optional.of(CriteriaSource.parse(path.toString(), text.get())) : Optional.empty();
         } catch (InvalidCriteria invalid) {
-            say(invalid, problems);
-        } catch (NoSuchFileException missing) {
-            problems.add(path + ": there is no such file.");
-        } catch (MalformedInputException notText) {
-            problems.add(path + ": this is not text in UTF-8.");
-        } catch (IOException unreadable) {
-            problems.add(path + ": it cannot be read: " + unreadable.getMessage());
+            problems.addAll(CriteriaFiles.said(invalid));
+            return Optional.empty();
         }
-        return Optional.empty();
-    }
-
-    private static void say(InvalidCriteria invalid, List<String> problems) {
-        invalid.problems()
-                .forEach((file, found) -> found.forEach(problem -> {
-                    String spot = problem.pointer().isEmpty() ? "(whole document)" : problem.pointer();
-                    problems.add(file + ": " + spot + ": " + problem.message());
-                }));
     }
 
     private int answer(RecordFiles.Loaded loaded, CriteriaSet set, Settings settings) {

@@ -15,14 +15,14 @@ import java.util.Optional;
  *
  * @param problems what is wrong with it, a sentence each; what could not be read stands at what it is by default
  */
-record Settings(LocalDate asOf, ZoneId zone, Map<String, String> dials, List<String> problems) {
-    Settings {
+public record Settings(LocalDate asOf, ZoneId zone, Map<String, String> dials, List<String> problems) {
+    public Settings {
         dials = Map.copyOf(dials);
         problems = List.copyOf(problems);
     }
 
     /** @param dials each as NAME=VALUE */
-    static Settings of(Optional<String> asOf, Optional<String> zone, List<String> dials) {
+    public static Settings of(Optional<String> asOf, Optional<String> zone, List<String> dials) {
         List<String> problems = new ArrayList<>();
         ZoneId in = zone.map(name -> zone(name, problems)).orElseGet(ZoneId::systemDefault);
         LocalDate on = asOf.map(day -> day(day, in, problems)).orElseGet(() -> LocalDate.now(in));

@@ -67,7 +67,7 @@ public final class FieldCell {
             case FieldValue.OfNumber(double number) -> FieldWords.number(number);
             case FieldValue.OfDate(var days) -> PartialDate.written(days);
             case FieldValue.OfFlag(boolean flag) -> flag ? "yes" : "no";
-            case FieldValue.OfTexts(var texts) -> String.join("; ", texts);
+            case FieldValue.OfTexts texts -> texts.written();
             case FieldValue.OfCodings(var codings) -> Coding.written(codings);
         };
     }

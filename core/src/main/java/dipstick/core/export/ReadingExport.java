@@ -6,7 +6,6 @@ import dipstick.core.evaluate.Due;
 import dipstick.core.evaluate.LevelCounts;
 import dipstick.core.evaluate.ListMember;
 import dipstick.core.evaluate.Reading;
-import dipstick.core.population.Population;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -34,16 +33,15 @@ public final class ReadingExport {
 
     /** One line for each member, ordered by person id by code point. */
     public static String csv(Reading reading, List<ListMember> members) {
+        return csv(ListRow.of(reading.records(), members));
+    }
+
+    /** One line for each, as they are ordered. */
+    public static String csv(List<ListRow> rows) {
         StringWriter text = new StringWriter();
         try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(text)) {
-            csv.writeRecord("person_id", "state", "due_on", "band");
-            for (ListMember member : ordered(reading.records(), members)) {
-                csv.writeRecord(
-                        reading.records().idOf(member.person()),
-                        member.state().word(),
-                        dueText(member.due()),
-                        member.band().orElse(""));
-            }
+            csv.writeRecord(ListRow.COLUMNS);
+            rows.forEach(row -> csv.writeRecord(row.cells()));
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
@@ -69,19 +67,24 @@ public final class ReadingExport {
     }
 
     public static JsonNode json(Reading reading, List<ListMember> members, ZoneId zone) {
+        ObjectNode json = levels(reading.set().id(), reading.asOf(), zone, LevelCounts.of(reading));
+        ArrayNode list = json.putArray("members");
+        ListRow.of(reading.records(), members).forEach(row -> list.add(member(row)));
+        return json;
+    }
+
+    /** What the answer says but for its members. */
+    public static ObjectNode levels(String criteria, LocalDate asOf, ZoneId zone, LevelCounts counts) {
         ObjectNode json = JSON.objectNode();
-        json.put("criteria", reading.set().id());
-        json.put("asOf", reading.asOf().toString());
+        json.put("criteria", criteria);
+        json.put("asOf", asOf.toString());
         json.put("zone", zone.getId());
-        LevelCounts counts = LevelCounts.of(reading);
         json.set("population", JSON.objectNode().put("people", counts.people()).put("deceased", counts.deceased()));
         ArrayNode levels = json.putArray("levels");
         counts.criteria().forEach(level -> levels.add(level(level)));
         json.set("eligible", sides(counts.eligible()));
         json.set("has", sides(counts.eligibleAndHas()));
         json.set("list", sides(counts.list()));
-        ArrayNode list = json.putArray("members");
-        ordered(reading.records(), members).forEach(member -> list.add(member(reading.records(), member)));
         return json;
     }
 
@@ -98,19 +101,12 @@ public final class ReadingExport {
         return JSON.objectNode().put("yes", sides.yes()).put("unsure", sides.unsure());
     }
 
-    private static ObjectNode member(Population records, ListMember member) {
+    private static ObjectNode member(ListRow row) {
         ObjectNode json = JSON.objectNode();
-        json.put("person", records.idOf(member.person()));
-        json.put("state", member.state().word());
-        String due = dueText(member.due());
-        json.put("dueOn", due.isEmpty() ? null : due);
-        json.put("band", member.band().orElse(null));
+        json.put("person", row.person());
+        json.put("state", row.state());
+        json.put("dueOn", row.dueOn().isEmpty() ? null : row.dueOn());
+        json.put("band", row.band().isEmpty() ? null : row.band());
         return json;
-    }
-
-    private static List<ListMember> ordered(Population records, List<ListMember> members) {
-        return members.stream()
-                .sorted(Comparator.comparing(member -> records.idOf(member.person()), BY_CODE_POINT))
-                .toList();
     }
 }

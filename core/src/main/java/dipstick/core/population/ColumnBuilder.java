@@ -20,33 +20,41 @@ final class ColumnBuilder {
 
     /** @param value null where it is missing */
     void addIfPresent(@Nullable FieldValue value) {
-        if (value == null) {
+        codes.add(value == null ? Codes.MISSING : code(value));
+    }
+
+    /** Adds the rows of a file by columns; each value is looked up once, and not once for each row. */
+    void add(FieldRows rows) {
+        int[] counts = rows.counts();
+        int[] codeOf = new int[counts.length];
+        for (int entry = 0; entry < counts.length; entry++) {
+            if (counts[entry] > 0) {
+                FieldValue value = rows.values().get(entry);
+                codeOf[entry] = code(value);
+                if (value instanceof FieldValue.OfText(String text)) {
+                    texts.count(text, counts[entry] - 1);
+                }
+            }
+        }
+        for (int entry : rows.entries()) {
+            codes.add(entry == FieldRows.MISSING ? Codes.MISSING : codeOf[entry]);
+        }
+    }
+
+    void addMissing(int rows) {
+        for (int row = 0; row < rows; row++) {
             codes.add(Codes.MISSING);
-        } else {
-            add(value);
         }
     }
 
-    private void addText(String text) {
-        codes.add(texts.code(text));
-    }
-
-    private void addNumber(double number) {
-        codes.add(numbers.code(number));
-    }
-
-    private void addDate(DateRange days) {
-        codes.add(dates.code(days));
-    }
-
-    private void add(FieldValue value) {
-        switch (value) {
+    private int code(FieldValue value) {
+        return switch (value) {
             case FieldValue.OfTexts _, FieldValue.OfCodings _ -> throw byConcept();
-            case FieldValue.OfText text -> addText(text.text());
-            case FieldValue.OfNumber number -> addNumber(number.number());
-            case FieldValue.OfDate date -> addDate(date.days());
-            case FieldValue.OfFlag flag -> codes.add(flag.flag() ? Column.OfFlag.TRUE : Column.OfFlag.FALSE);
-        }
+            case FieldValue.OfText text -> texts.code(text.text());
+            case FieldValue.OfNumber number -> numbers.code(number.number());
+            case FieldValue.OfDate date -> dates.code(date.days());
+            case FieldValue.OfFlag flag -> flag.flag() ? Column.OfFlag.TRUE : Column.OfFlag.FALSE;
+        };
     }
 
     private static IllegalStateException byConcept() {

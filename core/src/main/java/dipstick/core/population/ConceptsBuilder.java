@@ -34,16 +34,39 @@ final class ConceptsBuilder {
     }
 
     int number(EventRecord event) {
-        Written written = new Written(
+        Known concept = known.computeIfAbsent(written(event), this::newlyWritten);
+        concept.records++;
+        return concept.number;
+    }
+
+    /** The numbers of rows that a file by columns has, of which each different concept is looked up once. */
+    int[] numbers(ConceptRows rows) {
+        int[] all = new int[rows.size()];
+        int[] counts = new int[rows.different().size()];
+        Known[] concepts = new Known[counts.length];
+        for (int row = 0; row < all.length; row++) {
+            int place = rows.of(row);
+            if (counts[place]++ == 0) {
+                concepts[place] = known.computeIfAbsent(written(rows.different().get(place)), this::newlyWritten);
+            }
+            all[row] = concepts[place].number;
+        }
+        for (int place = 0; place < counts.length; place++) {
+            if (counts[place] > 0) {
+                concepts[place].records += counts[place];
+            }
+        }
+        return all;
+    }
+
+    private static Written written(EventRecord event) {
+        return new Written(
                 event.kind(),
                 event.text("code"),
                 event.text("system"),
                 event.text("text"),
                 event.texts("keywords"),
                 event.codings("also_coded"));
-        Known concept = known.computeIfAbsent(written, this::newlyWritten);
-        concept.records++;
-        return concept.number;
     }
 
     private Known newlyWritten(Written written) {

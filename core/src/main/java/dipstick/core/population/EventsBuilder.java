@@ -4,6 +4,7 @@ import dipstick.core.records.EventRecord;
 import dipstick.core.records.Fields;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 
@@ -26,6 +27,26 @@ final class EventsBuilder {
         concepts.add(conceptNumbers.number(event));
         ids.add(event.id());
         columns.forEach((name, column) -> column.addIfPresent(event.values().get(name)));
+    }
+
+    /**
+     * Adds rows that a file by columns has.
+     *
+     * @param ofRows the person of each
+     * @param fields by name; what is not among them is missing of all
+     */
+    void add(int[] ofRows, ConceptRows concepts, Map<String, FieldRows> fields) {
+        for (int owner : ofRows) {
+            owners.add(owner);
+        }
+        for (int concept : conceptNumbers.numbers(concepts)) {
+            this.concepts.add(concept);
+        }
+        for (int row = 0; row < ofRows.length; row++) {
+            ids.add("");
+        }
+        columns.forEach((name, column) -> Optional.ofNullable(fields.get(name))
+                .ifPresentOrElse(column::add, () -> column.addMissing(ofRows.length)));
     }
 
     Events seal(int people, Column.OfText personIds) {

@@ -7,7 +7,6 @@ import dipstick.core.time.DateRange;
 import dipstick.core.time.PartialDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -34,7 +33,7 @@ final class CellReader {
         }
         return switch (field.type()) {
             case IDENTIFIER, TEXT -> Optional.of(new FieldValue.OfText(cell));
-            case TEXTS -> several(cell).map(FieldValue.OfTexts::new);
+            case TEXTS -> FieldValue.OfTexts.parse(cell).map(FieldValue.class::cast);
             case CODINGS ->
                 Optional.of(Coding.parse(cell)).filter(all -> !all.isEmpty()).map(FieldValue.OfCodings::new);
             case NUMBER -> {
@@ -52,14 +51,6 @@ final class CellReader {
                 yield flag.map(FieldValue.OfFlag::new);
             }
         };
-    }
-
-    private static Optional<List<String>> several(String cell) {
-        List<String> texts = Arrays.stream(cell.split(";", -1))
-                .map(NormalText::identifier)
-                .filter(text -> !text.isEmpty())
-                .toList();
-        return texts.isEmpty() ? Optional.empty() : Optional.of(texts);
     }
 
     private Optional<DateRange> date(String column, String cell) {

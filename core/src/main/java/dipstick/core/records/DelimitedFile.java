@@ -81,27 +81,30 @@ final class DelimitedFile {
     /** A row with as many cells as the header, on the line where it starts. */
     record Row(long line, List<String> cells) {}
 
-    void forEach(Consumer<Row> good, Consumer<RowProblem> bad) {
-        while (hasNext(rows)) {
-            CsvRecord row = rows.next();
-            long line = row.getStartingLineNumber();
-            if (quotes.swallowed(row) && !hasNext(rows)) {
-                throw notColumns(line);
-            }
-            if (row.getFieldCount() != header.size()) {
-                bad.accept(new RowProblem(
-                        line,
-                        "",
-                        "The row has " + cells(row.getFieldCount()) + " where the header has " + header.size() + "."));
-                continue;
-            }
-            List<RowProblem> problems = undecodable(row);
-            if (problems.isEmpty()) {
-                good.accept(new Row(line, row.getFields()));
-            } else {
-                problems.forEach(bad);
-            }
+    /** Hands on the next row; false where there is none any more. */
+    boolean next(Consumer<Row> good, Consumer<RowProblem> bad) {
+        if (!hasNext(rows)) {
+            return false;
         }
+        CsvRecord row = rows.next();
+        long line = row.getStartingLineNumber();
+        if (quotes.swallowed(row) && !hasNext(rows)) {
+            throw notColumns(line);
+        }
+        if (row.getFieldCount() != header.size()) {
+            bad.accept(new RowProblem(
+                    line,
+                    "",
+                    "The row has " + cells(row.getFieldCount()) + " where the header has " + header.size() + "."));
+            return true;
+        }
+        List<RowProblem> problems = undecodable(row);
+        if (problems.isEmpty()) {
+            good.accept(new Row(line, row.getFields()));
+        } else {
+            problems.forEach(bad);
+        }
+        return true;
     }
 
     private static String cells(int count) {

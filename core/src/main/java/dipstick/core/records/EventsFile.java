@@ -42,7 +42,14 @@ public final class EventsFile {
     }
 
     public void forEach(RowSink<EventRecord> sink) {
-        file.forEach(row -> read(row, sink), sink::problem);
+        while (next(sink)) {
+            // Each call hands one row on.
+        }
+    }
+
+    /** Hands the next row to the sink; false where there is none any more. */
+    public boolean next(RowSink<EventRecord> sink) {
+        return file.next(row -> read(row, sink), sink::problem);
     }
 
     private void read(DelimitedFile.Row row, RowSink<EventRecord> sink) {

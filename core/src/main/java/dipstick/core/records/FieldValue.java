@@ -1,7 +1,10 @@
 package dipstick.core.records;
 
+import dipstick.core.text.NormalText;
 import dipstick.core.time.DateRange;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /** What a cell holds once it is read; a missing value is no {@code FieldValue} at all. */
 public sealed interface FieldValue {
@@ -10,8 +13,24 @@ public sealed interface FieldValue {
 
     /** Several texts as they were written, such as keywords; at least one, none of them empty. */
     record OfTexts(List<String> texts) implements FieldValue {
+        private static final String SEPARATOR = ";";
+
         public OfTexts {
             texts = List.copyOf(texts);
+        }
+
+        /** The texts of a cell, separated by {@code ;}; nothing where there are none. */
+        public static Optional<OfTexts> parse(String cell) {
+            List<String> texts = Arrays.stream(cell.split(SEPARATOR, -1))
+                    .map(NormalText::identifier)
+                    .filter(text -> !text.isEmpty())
+                    .toList();
+            return texts.isEmpty() ? Optional.empty() : Optional.of(new OfTexts(texts));
+        }
+
+        /** A cell that is parsed into the same texts. */
+        public String written() {
+            return String.join(SEPARATOR + " ", texts);
         }
     }
 

@@ -14,6 +14,7 @@ public final class PeopleFile {
     private final DelimitedFile file;
     private final ZoneId zone;
     private final Header header;
+    private final Map<String, Long> lineOfId = new HashMap<>();
 
     private PeopleFile(DelimitedFile file, ZoneId zone, Header header) {
         this.file = file;
@@ -49,11 +50,17 @@ public final class PeopleFile {
 
     /** Hands every row to the sink. The second row with an id that the file had before is a problem. */
     public void forEach(RowSink<PersonRecord> sink) {
-        Map<String, Long> lineOfId = new HashMap<>();
-        file.forEach(row -> read(row, lineOfId, sink), sink::problem);
+        while (next(sink)) {
+            // Each call hands one row on.
+        }
     }
 
-    private void read(DelimitedFile.Row row, Map<String, Long> lineOfId, RowSink<PersonRecord> sink) {
+    /** Hands the next row to the sink, as {@link #forEach} would; false where there is none any more. */
+    public boolean next(RowSink<PersonRecord> sink) {
+        return file.next(row -> read(row, sink), sink::problem);
+    }
+
+    private void read(DelimitedFile.Row row, RowSink<PersonRecord> sink) {
         CellReader cells = new CellReader(zone, row.line());
         Map<String, FieldValue> values = header.read(row, cells);
         String id = values.get(ID) instanceof FieldValue.OfText text ? text.text() : "";

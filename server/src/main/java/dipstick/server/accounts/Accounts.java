@@ -182,8 +182,7 @@ public class Accounts {
 
     private SequencedMap<String, Account> read() {
         return accounts.all().stream()
-                .collect(Collectors.toMap(
-                        Account::name, Function.identity(), (one, _) -> one, LinkedHashMap::new));
+                .collect(Collectors.toMap(Account::name, Function.identity(), (one, _) -> one, LinkedHashMap::new));
     }
 
     /** Whoever is signed in. */

@@ -1,0 +1,133 @@
+package dipstick.core.parts;
+
+import dipstick.core.criteria.Band;
+import dipstick.core.criteria.CriteriaSet;
+import dipstick.core.criteria.FieldTest;
+import dipstick.core.criteria.Selection;
+import dipstick.core.criteria.Selections;
+import dipstick.core.criteria.Test;
+import dipstick.core.evaluate.Evaluator;
+import dipstick.core.population.Concepts;
+import dipstick.core.population.Population;
+import dipstick.core.population.PopulationBuilder;
+import dipstick.core.records.EventRecord;
+import dipstick.core.records.Field;
+import dipstick.core.records.FieldValue;
+import dipstick.core.records.PersonRecord;
+import dipstick.core.records.RecordFields;
+import java.time.LocalDate;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * Which records a set looks at, the sets that it names among its tests and its bands too; whatever else there is changes
+ * nothing about its answer, and need not be read.
+ */
+public final class AskedRecords {
+    /** By which somebody is in the population, whatever is asked. */
+    private static final Set<String> ALWAYS_OF_PEOPLE = Set.of("id", "status", "deceased_on");
+
+    /** By which a record is somebody's, counts, is meant by terms, and lies in windows. */
+    private static final Set<String> ALWAYS_OF_EVENTS =
+            Set.of("person_id", "kind", "code", "system", "text", "keywords", "also_coded", "status", "on", "until");
+
+    private static final String SOMEBODY = "1";
+
+    private final List<Test> tests;
+
+    public AskedRecords(CriteriaSet set) {
+        this.tests = testsOf(set).toList();
+    }
+
+    private static Stream<Test> testsOf(CriteriaSet set) {
+        Stream<Test> ofBands = set.bands().stream()
+                .flatMap(band -> band.when() instanceof Band.When.Is(Test test) ? Stream.of(test) : Stream.empty())
+                .flatMap(Selections::within);
+        return Stream.concat(Selections.inForce(set), ofBands)
+                .flatMap(test -> test instanceof Test.Member member
+                        ? Stream.concat(Stream.of(test), testsOf(member.set()))
+                        : Stream.of(test));
+    }
+
+    /** The names of the fields of people. */
+    public Set<String> fieldsOfPeople() {
+        return Stream.concat(ALWAYS_OF_PEOPLE.stream(), tests.stream().flatMap(AskedRecords::fieldsOfPeople))
+                .collect(Collectors.toSet());
+    }
+
+    private static Stream<String> fieldsOfPeople(Test test) {
+        return switch (test) {
+            case Test.OfField of -> Stream.of(of.test().field().name());
+            case Test.Age _ -> Stream.of("birth_date");
+            case Test.InRoster in -> in.roster().key().stream().map(Field::name);
+            case Test.All _,
+                    Test.Any _,
+                    Test.AtLeast _,
+                    Test.Not _,
+                    Test.Events _,
+                    Test.Pick _,
+                    Test.Sequence _,
+                    Test.Member _ -> Stream.empty();
+        };
+    }
+
+    /** The names of the fields of events. */
+    public Set<String> fieldsOfEvents() {
+        return Stream.concat(ALWAYS_OF_EVENTS.stream(), asked().flatMap(AskedRecords::fieldsOfEvents))
+                .collect(Collectors.toSet());
+    }
+
+    private static Stream<String> fieldsOfEvents(Selections.Asked asked) {
+        return asked.tests().stream().flatMap(AskedRecords::fieldsOf);
+    }
+
+    private static Stream<String> fieldsOf(FieldTest test) {
+        String field = test.field().name();
+        return test.unit().isPresent() ? Stream.of(field, "unit") : Stream.of(field);
+    }
+
+    private Stream<Selections.Asked> asked() {
+        return tests.stream().flatMap(Selections::ofOne);
+    }
+
+    /** The places of those concepts, each a record that says nothing else, that the kinds and terms of the set mean. */
+    public BitSet of(List<EventRecord> concepts) {
+        PopulationBuilder one = new PopulationBuilder(RecordFields.KNOWN);
+        one.add(new PersonRecord(SOMEBODY, Map.of("id", new FieldValue.OfText(SOMEBODY))));
+        concepts.forEach(concept -> one.add(ofSomebody(concept)));
+        Population population = one.seal();
+        Evaluator evaluator = new Evaluator(population, LocalDate.EPOCH);
+        BitSet meant = new BitSet();
+        asked().map(Selections.Asked::selection)
+                .map(AskedRecords::named)
+                .distinct()
+                .forEach(selection -> {
+                    for (int concept : evaluator.conceptsOf(selection)) {
+                        meant.set(concept);
+                    }
+                });
+        Concepts numbered = population.events().concepts();
+        int[] rows = population.events().of(0).toArray();
+        BitSet places = new BitSet();
+        for (int place = 0; place < rows.length; place++) {
+            places.set(place, meant.get(numbered.ofRow(rows[place])));
+        }
+        return places;
+    }
+
+    /** What only says which concepts are meant. */
+    private static Selection named(Selection selection) {
+        return selection.where(List.of());
+    }
+
+    private static EventRecord ofSomebody(EventRecord concept) {
+        Map<String, FieldValue> values = new HashMap<>(concept.values());
+        values.put("person_id", new FieldValue.OfText(SOMEBODY));
+        return new EventRecord(values);
+    }
+}

@@ -1,0 +1,39 @@
+package dipstick.region.evaluate;
+
+import dipstick.core.parts.PartAnswer;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+
+/** {@code ./dipstick region evaluate}: the list of each practice, and the levels. */
+@Command(
+        name = "evaluate",
+        mixinStandardHelpOptions = true,
+        sortOptions = false,
+        description = "Writes the list of each practice, and the levels of each and of all together.")
+public final class EvaluateCommand implements Callable<Integer> {
+    private final PrintWriter err;
+
+    @Mixin
+    private final Asking asking = new Asking();
+
+    public EvaluateCommand(PrintWriter err) {
+        this.err = err;
+    }
+
+    @Override
+    public Integer call() throws IOException {
+        return asking.ask(
+                "evaluate",
+                List::of,
+                (region, question, out) -> {
+                    Map<String, PartAnswer> practices = region.lists(question, out.folder());
+                    LevelFiles.write(question, practices, out);
+                },
+                err);
+    }
+}

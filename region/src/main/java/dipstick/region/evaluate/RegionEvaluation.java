@@ -1,0 +1,110 @@
+package dipstick.region.evaluate;
+
+import dipstick.core.parts.PartAnswer;
+import dipstick.core.parts.Question;
+import dipstick.region.records.Manifest;
+import dipstick.region.records.Part;
+import dipstick.region.records.PartRecords;
+import dipstick.region.records.Practice;
+import dipstick.region.records.RegionFault;
+import dipstick.region.records.RegionFolder;
+import java.io.IOException;
+import java.io.Serializable;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.apache.hadoop.conf.Configuration;
+import org.apache.hadoop.fs.Path;
+import org.apache.spark.api.java.JavaPairRDD;
+import org.apache.spark.api.java.JavaSparkContext;
+import org.apache.spark.broadcast.Broadcast;
+import org.apache.spark.util.SerializableConfiguration;
+import scala.Tuple2;
+
+/**
+ * Asks every part of every practice, wherever the cluster has room: a part is read, asked and let go of. Then the parts of
+ * each practice are put together, in one place. What a worker did that is gone is done again by another.
+ */
+public final class RegionEvaluation {
+    private static final int MOST_AT_ONCE = 2000;
+
+    private final JavaSparkContext cluster;
+    private final String records;
+    private final Manifest manifest;
+
+    public RegionEvaluation(JavaSparkContext cluster, RegionFolder records, Manifest manifest) {
+        this.cluster = cluster;
+        this.records = records.root().toString();
+        this.manifest = manifest;
+    }
+
+    /** The levels of each practice, by name; whatever is wrong is told as a whole. */
+    Map<String, PartAnswer> levels(Question question) throws RegionFaults {
+        return asked(question, PartAnswer.Wanted.LEVELS, (_, _) -> (_) -> {});
+    }
+
+    /** The same; the list of each practice is written where it runs, and goes nowhere else. */
+    Map<String, PartAnswer> lists(Question question, Path out) throws RegionFaults {
+        String folder = out.toString();
+        return asked(
+                question,
+                PartAnswer.Wanted.LIST,
+                (practice, storage) -> answer -> new PracticeFiles(folder, practice, storage).write(question, answer));
+    }
+
+    /** What is done with the whole answer of a practice. */
+    private interface Taking extends Serializable {
+        PracticeResult.Taking of(String practice, Configuration storage);
+    }
+
+    private Map<String, PartAnswer> asked(Question question, PartAnswer.Wanted wanted, Taking taking)
+            throws RegionFaults {
+        Broadcast<SharedQuestion> shared = cluster.broadcast(new SharedQuestion(question, wanted));
+        Broadcast<SerializableConfiguration> storage =
+                cluster.broadcast(new SerializableConfiguration(cluster.hadoopConfiguration()));
+        Map<String, Practice> byName =
+                manifest.practices().stream().collect(Collectors.toMap(Practice::name, Function.identity()));
+        String from = records;
+        List<Part> parts = parts();
+        JavaPairRDD<String, PartResult> results = cluster.parallelize(parts, parts.size())
+                .mapToPair(part -> new Tuple2<>(
+                        part.practice(),
+                        result(new RegionFolder(new Path(from), storage.value().value()), shared.value(), part)));
+        List<PracticeResult> practices = results.groupByKey(Math.min(byName.size(), MOST_AT_ONCE))
+                .map(all -> PracticeResult.of(
+                        byName.get(all._1()),
+                        all._2(),
+                        taking.of(all._1(), storage.value().value())))
+                .collect();
+        RegionFaults.check(practices.stream().flatMap(result -> result.faults().stream()));
+        Map<String, PartAnswer> answers = new TreeMap<>();
+        practices.forEach(result -> answers.put(result.practice(), PartAnswer.read(result.answer())));
+        return answers;
+    }
+
+    /** Large practices and small ones mixed, so that no worker has all of one. */
+    private List<Part> parts() {
+        return manifest.practices().stream()
+                .flatMap(practice ->
+                        IntStream.range(0, practice.parts()).mapToObj(number -> new Part(practice.name(), number)))
+                .sorted(Comparator.comparingInt(Part::number).thenComparing(Part::practice))
+                .toList();
+    }
+
+    private static PartResult result(RegionFolder folder, SharedQuestion question, Part part) {
+        try {
+            PartRecords records = PartRecords.read(folder, question.question().fields(), part, question.asked());
+            return new PartResult(
+                    question.answer(records.population()).written(), records.people(), records.events(), "");
+        } catch (RegionFault fault) {
+            return PartResult.faulty(fault.getMessage());
+        } catch (IOException unreadable) {
+            return PartResult.faulty("The records of " + part.practice() + ", part " + part.number()
+                    + ", cannot be read: " + unreadable.getMessage());
+        }
+    }
+}

@@ -1,0 +1,92 @@
+package dipstick.region.records;
+
+import dipstick.core.records.Field;
+import java.io.IOException;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import org.apache.hadoop.conf.Configuration;
+import org.apache.hadoop.fs.Path;
+import org.apache.parquet.column.page.PageReadStore;
+import org.apache.parquet.hadoop.ParquetFileReader;
+import org.apache.parquet.hadoop.util.HadoopInputFile;
+import org.apache.parquet.schema.MessageType;
+import org.apache.parquet.schema.Type;
+
+/** One Parquet file of a side of a part, read a row group at a time, and of it only the columns that are asked for. */
+final class PartFile implements AutoCloseable {
+    private final Path path;
+    private final Side side;
+    private final ParquetFileReader file;
+
+    private PartFile(Path path, Side side, ParquetFileReader file) {
+        this.path = path;
+        this.side = side;
+        this.file = file;
+    }
+
+    /**
+     * Opens a file and sees whether it has the columns of these fields, as they should be.
+     *
+     * @throws RegionFault where it has not, or is no Parquet file that is whole
+     */
+    static PartFile open(Path path, Side side, List<Field> fields, Configuration storage) {
+        try {
+            PartFile file = new PartFile(path, side, ParquetFileReader.open(HadoopInputFile.fromPath(path, storage)));
+            file.requireColumns(fields);
+            return file;
+        } catch (IOException | RuntimeException unreadable) {
+            throw fault(path, unreadable);
+        }
+    }
+
+    private static RegionFault fault(Path path, Exception unreadable) {
+        return unreadable instanceof RegionFault fault
+                ? fault
+                : new RegionFault(path.toString(), "it is no Parquet file that is whole: " + unreadable.getMessage());
+    }
+
+    private void requireColumns(List<Field> fields) {
+        MessageType schema = file.getFileMetaData().getSchema();
+        fields.stream().flatMap(field -> PartColumns.columns(side, field)).forEach(expected -> {
+            Optional<Type> found = schema.getFields().stream()
+                    .filter(one -> one.getName().equals(expected.getName()))
+                    .findFirst();
+            if (found.filter(one -> isAs(one, expected)).isEmpty()) {
+                throw new RegionFault(
+                        path.toString(),
+                        "it is of another schema: a column should be “" + expected + "”, and "
+                                + found.map(one -> "is “" + one + "”.").orElse("is not there."));
+            }
+        });
+    }
+
+    private static boolean isAs(Type one, Type expected) {
+        return one.isPrimitive()
+                && one.asPrimitiveType().getPrimitiveTypeName()
+                        == expected.asPrimitiveType().getPrimitiveTypeName()
+                && !one.isRepetition(Type.Repetition.REPEATED);
+    }
+
+    long rows() {
+        return file.getRecordCount();
+    }
+
+    void forEach(List<Field> fields, Consumer<RowGroup> groups) {
+        MessageType asked = PartColumns.schema(side, fields);
+        String writtenBy = file.getFileMetaData().getCreatedBy();
+        file.setRequestedSchema(asked);
+        try {
+            for (PageReadStore pages = file.readNextRowGroup(); pages != null; pages = file.readNextRowGroup()) {
+                groups.accept(new RowGroup(pages, asked, writtenBy));
+            }
+        } catch (IOException | RuntimeException unreadable) {
+            throw fault(path, unreadable);
+        }
+    }
+
+    @Override
+    public void close() throws IOException {
+        file.close();
+    }
+}

@@ -9,6 +9,7 @@ import dipstick.core.export.ListRow;
 import dipstick.core.export.ReadingExport;
 import dipstick.core.parts.PartAnswer;
 import dipstick.core.parts.Question;
+import dipstick.core.population.Population;
 import dipstick.core.population.RecordFiles;
 import dipstick.core.proof.MadeCase;
 import dipstick.core.records.RecordFields;
@@ -20,6 +21,7 @@ import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
@@ -30,6 +32,8 @@ public record Asked(String name, Path people, Path events, Question question) {
     private static final Path KIT = Path.of("../core/src/test/resources/conformance");
     public static final Path KIT_PEOPLE = KIT.resolve("people.csv");
     public static final Path KIT_EVENTS = KIT.resolve("events.csv");
+
+    private static final Map<List<Object>, Population> LOADED = new ConcurrentHashMap<>();
 
     @Override
     public String toString() {
@@ -95,7 +99,7 @@ public record Asked(String name, Path people, Path events, Question question) {
             Map<String, String> dials,
             ZoneId zone,
             LocalDate asOf) {
-        RecordFields fields = load(people, events, zone).population().fields();
+        RecordFields fields = load(people, events, zone).fields();
         return new Asked(
                 name,
                 people,
@@ -103,20 +107,21 @@ public record Asked(String name, Path people, Path events, Question question) {
                 new Question(documents, dials, zone, List.of(asOf), fields.customOfPeople(), fields.customOfEvents()));
     }
 
-    private static RecordFiles.Loaded load(Path people, Path events, ZoneId zone) {
-        try {
-            return RecordFiles.load(people, events, zone);
-        } catch (IOException unreadable) {
-            throw new AssertionError(unreadable);
-        }
+    private static Population load(Path people, Path events, ZoneId zone) {
+        return LOADED.computeIfAbsent(List.of(people, events, zone), _ -> {
+            try {
+                return RecordFiles.load(people, events, zone).population();
+            } catch (IOException unreadable) {
+                throw new AssertionError(unreadable);
+            }
+        });
     }
 
     /** The list as CSV, and the levels as JSON, as {@code evaluate} has them. */
     public String expected() throws InvalidCriteria {
         CriteriaSet set = question.read();
         Evaluator evaluator = new Evaluator(
-                load(people, events, question.zone()).population(),
-                question.asOf().getFirst());
+                load(people, events, question.zone()), question.asOf().getFirst());
         Reading reading = evaluator.read(set);
         return written(set.id(), LevelCounts.of(reading), ListRow.of(reading.records(), evaluator.members(reading)));
     }

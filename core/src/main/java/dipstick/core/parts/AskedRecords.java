@@ -15,6 +15,7 @@ import dipstick.core.records.Field;
 import dipstick.core.records.FieldValue;
 import dipstick.core.records.PersonRecord;
 import dipstick.core.records.RecordFields;
+import dipstick.core.time.Window;
 import java.time.LocalDate;
 import java.util.BitSet;
 import java.util.HashMap;
@@ -36,6 +37,7 @@ public final class AskedRecords {
     private static final Set<String> ALWAYS_OF_EVENTS =
             Set.of("person_id", "kind", "code", "system", "text", "keywords", "also_coded", "status", "on", "until");
 
+    private static final String BIRTH_DATE = "birth_date";
     private static final String SOMEBODY = "1";
 
     private final List<Test> tests;
@@ -56,14 +58,18 @@ public final class AskedRecords {
 
     /** The names of the fields of people. */
     public Set<String> fieldsOfPeople() {
-        return Stream.concat(ALWAYS_OF_PEOPLE.stream(), tests.stream().flatMap(AskedRecords::fieldsOfPeople))
+        Stream<String> byAge = asked().map(Selections.Asked::selection)
+                .filter(selection -> selection.window() instanceof Window.AtAge)
+                .map(_ -> BIRTH_DATE);
+        return Stream.of(ALWAYS_OF_PEOPLE.stream(), tests.stream().flatMap(AskedRecords::fieldsOfPeople), byAge)
+                .flatMap(fields -> fields)
                 .collect(Collectors.toSet());
     }
 
     private static Stream<String> fieldsOfPeople(Test test) {
         return switch (test) {
             case Test.OfField of -> Stream.of(of.test().field().name());
-            case Test.Age _ -> Stream.of("birth_date");
+            case Test.Age _ -> Stream.of(BIRTH_DATE);
             case Test.InRoster in -> in.roster().key().stream().map(Field::name);
             case Test.All _,
                     Test.Any _,

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import org.apache.hadoop.conf.Configuration;
 import org.apache.hadoop.fs.Path;
+import org.apache.parquet.HadoopReadOptions;
 import org.apache.parquet.column.page.PageReadStore;
 import org.apache.parquet.hadoop.ParquetFileReader;
 import org.apache.parquet.hadoop.util.HadoopInputFile;
@@ -32,7 +33,13 @@ final class PartFile implements AutoCloseable {
      */
     static PartFile open(Path path, Side side, List<Field> fields, Configuration storage) {
         try {
-            PartFile file = new PartFile(path, side, ParquetFileReader.open(HadoopInputFile.fromPath(path, storage)));
+            PartFile file = new PartFile(
+                    path,
+                    side,
+                    ParquetFileReader.open(
+                            HadoopInputFile.fromPath(path, storage),
+                            // Without settings it would read all of Hadoop's again, for each file.
+                            HadoopReadOptions.builder(storage).build()));
             file.requireColumns(fields);
             return file;
         } catch (IOException | RuntimeException unreadable) {

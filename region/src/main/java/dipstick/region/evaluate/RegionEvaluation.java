@@ -47,6 +47,13 @@ public final class RegionEvaluation {
         return asked(question, PartAnswer.Wanted.LEVELS, (_, _) -> (_) -> {});
     }
 
+    /** How many are on the lists of all practices together, as of the first day. */
+    public long onList(Question question) throws RegionFaults {
+        return levels(question).values().stream()
+                .mapToLong(answer -> answer.levels().getFirst().list().yes())
+                .sum();
+    }
+
     /** The same; the list of each practice is written where it runs, and goes nowhere else. */
     Map<String, PartAnswer> lists(Question question, Path out) throws RegionFaults {
         String folder = out.toString();

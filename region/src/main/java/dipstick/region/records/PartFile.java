@@ -1,9 +1,13 @@
 package dipstick.region.records;
 
+import dipstick.core.population.FieldRows;
 import dipstick.core.records.Field;
 import java.io.IOException;
+import java.util.BitSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import org.apache.hadoop.conf.Configuration;
 import org.apache.hadoop.fs.Path;
@@ -79,14 +83,52 @@ final class PartFile implements AutoCloseable {
         return file.getRecordCount();
     }
 
+    /** What its rows are about, where its footer says it. */
+    Optional<ConceptRuns> runs() {
+        return ConceptRuns.of(file.getFileMetaData().getKeyValueMetaData());
+    }
+
     void forEach(List<Field> fields, Consumer<RowGroup> groups) {
         MessageType asked = PartColumns.schema(side, fields);
-        String writtenBy = file.getFileMetaData().getCreatedBy();
         file.setRequestedSchema(asked);
-        try {
+        reading(() -> {
             for (PageReadStore pages = file.readNextRowGroup(); pages != null; pages = file.readNextRowGroup()) {
-                groups.accept(new RowGroup(pages, asked, writtenBy));
+                groups.accept(new RowGroup(pages, asked, writtenBy()));
             }
+        });
+    }
+
+    /** Reads only the rows of some stretches, and hands over what they are about with them. */
+    void forEach(
+            List<Field> fields, ConceptRuns runs, BitSet meant, BiConsumer<RowGroup, Map<String, FieldRows>> groups) {
+        MessageType asked = PartColumns.schema(side, fields);
+        file.setRequestedSchema(asked);
+        reading(() -> {
+            long first = 0;
+            for (int group = 0; group < file.getRowGroups().size(); group++) {
+                long size = file.getRowGroups().get(group).getRowCount();
+                ConceptRuns.Rows rows = runs.in(first, size, meant);
+                if (rows.ranges().rowCount() > 0) {
+                    groups.accept(
+                            new RowGroup(file.readFilteredRowGroup(group, rows.ranges()), asked, writtenBy()),
+                            rows.columns());
+                }
+                first += size;
+            }
+        });
+    }
+
+    private String writtenBy() {
+        return file.getFileMetaData().getCreatedBy();
+    }
+
+    private interface Reading {
+        void read() throws IOException;
+    }
+
+    private void reading(Reading reading) {
+        try {
+            reading.read();
         } catch (IOException | RuntimeException unreadable) {
             throw fault(path, unreadable);
         }

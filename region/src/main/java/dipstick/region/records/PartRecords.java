@@ -42,7 +42,7 @@ public record PartRecords(Population population, long people, long events) {
         for (Path path : folder.files(Side.EVENTS, part)) {
             try (PartFile file = PartFile.open(path, Side.EVENTS, ofEvents, folder.storage())) {
                 events += file.rows();
-                file.forEach(ofEvents, group -> addEvents(group, ofEvents, asked, builder));
+                addEvents(file, ofEvents, asked, builder);
             }
         }
         return new PartRecords(builder.seal(), people, events);
@@ -52,15 +52,25 @@ public record PartRecords(Population population, long people, long events) {
         return fields.stream().filter(field -> names.contains(field.name())).toList();
     }
 
-    private static void addEvents(RowGroup group, List<Field> fields, AskedRecords asked, PopulationBuilder builder) {
+    private static void addEvents(
+            PartFile file, List<Field> fields, AskedRecords asked, PopulationBuilder builder) {
         Predicate<Field> ofConcept = field -> ConceptRows.FIELDS.contains(field.name());
-        Map<String, FieldRows> concepts =
-                columns(group, fields.stream().filter(ofConcept).toList(), group.allRows());
-        int[] rows = meant(ConceptRows.of(group.size(), concepts), asked);
-        Map<String, FieldRows> all = new HashMap<>();
-        concepts.forEach((name, column) -> all.put(name, column.of(rows)));
-        all.putAll(columns(group, fields.stream().filter(ofConcept.negate()).toList(), rows));
-        builder.addEvents(all);
+        List<Field> ofConcepts = fields.stream().filter(ofConcept).toList();
+        List<Field> others = fields.stream().filter(ofConcept.negate()).toList();
+        file.runs().ifPresentOrElse(
+                runs -> file.forEach(others, runs, runs.meant(asked), (group, concepts) -> {
+                    Map<String, FieldRows> all = new HashMap<>(concepts);
+                    all.putAll(columns(group, others, group.allRows()));
+                    builder.addEvents(all);
+                }),
+                () -> file.forEach(fields, group -> {
+                    Map<String, FieldRows> concepts = columns(group, ofConcepts, group.allRows());
+                    int[] rows = meant(ConceptRows.of(group.size(), concepts), asked);
+                    Map<String, FieldRows> all = new HashMap<>();
+                    concepts.forEach((name, column) -> all.put(name, column.of(rows)));
+                    all.putAll(columns(group, others, rows));
+                    builder.addEvents(all);
+                }));
     }
 
     private static int[] meant(ConceptRows concepts, AskedRecords asked) {

@@ -1,8 +1,11 @@
 package dipstick.region.records;
 
+import dipstick.core.population.ConceptRows;
 import java.io.IOException;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import org.apache.hadoop.conf.Configuration;
 import org.apache.hadoop.fs.Path;
 import org.apache.parquet.hadoop.ParquetWriter;
@@ -21,10 +24,16 @@ public final class RowWriter {
 
     private RowWriter() {}
 
-    /** Whatever takes cells in the order of a schema. */
+    /** Whatever takes cells in the order of a schema. What rows of events are about is said in the footer. */
     public static ParquetWriter<Object[]> open(Path file, MessageType schema, Configuration storage)
             throws IOException {
-        return new Builder(file, schema, storage)
+        return open(file, schema, storage, ConceptRows.FIELDS.stream().allMatch(schema::containsField));
+    }
+
+    /** @param saysConcepts whether the footer says what the rows are about, for which the schema is that of events */
+    static ParquetWriter<Object[]> open(
+            Path file, MessageType schema, Configuration storage, boolean saysConcepts) throws IOException {
+        return new Builder(file, schema, storage, saysConcepts)
                 .withCompressionCodec(CompressionCodecName.SNAPPY)
                 .withRowGroupSize(ROW_GROUP_BYTES)
                 .withDictionaryEncoding(true)
@@ -33,10 +42,12 @@ public final class RowWriter {
 
     private static final class Builder extends ParquetWriter.Builder<Object[], Builder> {
         private final MessageType schema;
+        private final boolean saysConcepts;
 
-        Builder(Path file, MessageType schema, Configuration storage) throws IOException {
+        Builder(Path file, MessageType schema, Configuration storage, boolean saysConcepts) throws IOException {
             super(HadoopOutputFile.fromPath(file, storage));
             this.schema = schema;
+            this.saysConcepts = saysConcepts;
             withConf(storage);
         }
 
@@ -49,16 +60,22 @@ public final class RowWriter {
         @SuppressWarnings("deprecation")
         @Override
         protected WriteSupport<Object[]> getWriteSupport(Configuration configuration) {
-            return new Cells(schema);
+            return new Cells(schema, saysConcepts);
         }
     }
 
     private static final class Cells extends WriteSupport<Object[]> {
         private final MessageType schema;
+        private final List<Integer> ofConcept;
+        private final Optional<ConceptRuns.Gathering> runs;
         private @Nullable RecordConsumer out;
 
-        Cells(MessageType schema) {
+        Cells(MessageType schema, boolean saysConcepts) {
             this.schema = schema;
+            this.ofConcept = saysConcepts
+                    ? ConceptRows.FIELDS.stream().map(schema::getFieldIndex).toList()
+                    : List.of();
+            this.runs = saysConcepts ? Optional.of(new ConceptRuns.Gathering()) : Optional.empty();
         }
 
         @SuppressWarnings("deprecation")
@@ -73,7 +90,16 @@ public final class RowWriter {
         }
 
         @Override
+        public FinalizedWriteContext finalizeWrite() {
+            return new FinalizedWriteContext(
+                    runs.map(ConceptRuns.Gathering::footer).orElse(Map.of()));
+        }
+
+        @Override
         public void write(Object[] cells) {
+            runs.ifPresent(gathering -> gathering.add(ofConcept.stream()
+                    .map(column -> Objects.requireNonNullElse(cells[column], "").toString())
+                    .toList()));
             RecordConsumer to = Objects.requireNonNull(out, "Nothing is written before the file is begun");
             to.startMessage();
             for (int i = 0; i < cells.length; i++) {

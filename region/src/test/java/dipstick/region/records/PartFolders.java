@@ -18,7 +18,10 @@ import org.apache.hadoop.conf.Configuration;
 import org.apache.hadoop.fs.Path;
 import org.apache.parquet.hadoop.ParquetWriter;
 
-/** Folders of records for tests, written without a cluster: the events of a part lie in two files, in any order. */
+/**
+ * Folders of records for tests, written without a cluster: the events of a part lie in two files, in any order, and the footer
+ * of one says what its rows are about.
+ */
 final class PartFolders {
     static final String PRACTICE = "Fen End";
 
@@ -76,7 +79,7 @@ final class PartFolders {
             throws IOException {
         Path file = new Path(region.of(side, part), name + ".parquet");
         try (ParquetWriter<Object[]> writer =
-                RowWriter.open(file, PartColumns.schema(side, fields), region.storage())) {
+                RowWriter.open(file, PartColumns.schema(side, fields), region.storage(), name.equals("first"))) {
             for (Object[] row : rows) {
                 writer.write(row);
             }

@@ -23,6 +23,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** The commands over a cluster of two workers: the same answers as {@code evaluate}, and what goes wrong. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class RegionIT {
+    private static final String HERE = "local[2]";
     private static final List<String> PRACTICES = List.of("Fen End", "Müll & Söhne");
 
     @TempDir
@@ -46,10 +47,14 @@ class RegionIT {
         cluster.close();
     }
 
+    /** At the cluster, unless another master is named. */
     private int run(String... arguments) {
         PrintWriter out = new PrintWriter(said, true);
         List<String> all = new ArrayList<>(List.of(arguments));
-        all.addAll(List.of("--master", cluster.master(), "--zone", "Europe/Lisbon"));
+        all.addAll(List.of("--zone", "Europe/Lisbon"));
+        if (!all.contains("--master")) {
+            all.addAll(List.of("--master", cluster.master()));
+        }
         return RegionCommands.run(out, out, all.toArray(String[]::new));
     }
 
@@ -91,8 +96,16 @@ class RegionIT {
         Path empty = Files.createDirectory(practices.resolve("Empty"));
         Files.writeString(empty.resolve("people.csv"), "id\n");
         Files.writeString(empty.resolve("events.csv"), "person_id,kind\n");
-        int status =
-                run("convert", "--practices", practices.toString(), "--people-of-a-part", "160", "--out", records + "");
+        int status = run(
+                "convert",
+                "--practices",
+                practices.toString(),
+                "--people-of-a-part",
+                "160",
+                "--out",
+                records.toString(),
+                "--master",
+                HERE);
         assertThat(said.toString()).contains("Converted 3 practices, 906 people and 12120 events.");
         assertThat(status).isZero();
         assertThat(leftBehind()).isEmpty();
@@ -122,10 +135,10 @@ class RegionIT {
         Asked asked = named("after-each");
         Path out = folder.resolve("out");
         String before = Files.readString(out.resolve("levels.json"));
-        assertThat(ask("levels", asked, records, out)).isEqualTo(2);
+        assertThat(ask("levels", asked, records, out, "--master", HERE)).isEqualTo(2);
         assertThat(said.toString()).contains("it is there already").contains("--again");
         assertThat(Files.readString(out.resolve("levels.json"))).isEqualTo(before);
-        assertThat(ask("ribbon", asked, records, out, "--again"))
+        assertThat(ask("ribbon", asked, records, out, "--again", "--master", HERE))
                 .as(said.toString())
                 .isZero();
         assertThat(out.resolve("levels.json")).doesNotExist();
@@ -148,7 +161,8 @@ class RegionIT {
         byte[] whole = Files.readAllBytes(file);
         Files.write(file, Arrays.copyOf(whole, whole.length / 2));
         Path out = folder.resolve("of-damaged");
-        assertThat(ask("evaluate", named("after-each"), damaged, out)).isEqualTo(2);
+        assertThat(ask("evaluate", named("after-each"), damaged, out, "--master", HERE))
+                .isEqualTo(2);
         assertThat(said.toString())
                 .contains(file.getParent().getParent().getFileName().toString())
                 .contains("no Parquet file that is whole")
@@ -156,7 +170,8 @@ class RegionIT {
         assertThat(out).doesNotExist();
 
         Files.delete(file);
-        assertThat(ask("evaluate", named("after-each"), damaged, out)).isEqualTo(2);
+        assertThat(ask("evaluate", named("after-each"), damaged, out, "--master", HERE))
+                .isEqualTo(2);
         assertThat(said.toString()).contains("Files are missing");
         assertThat(out).doesNotExist();
         assertThat(leftBehind()).isEmpty();

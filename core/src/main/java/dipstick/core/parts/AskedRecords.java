@@ -89,7 +89,9 @@ public final class AskedRecords {
     }
 
     private static Stream<String> fieldsOfEvents(Selections.Asked asked) {
-        return asked.tests().stream().flatMap(AskedRecords::fieldsOf);
+        return Stream.concat(
+                asked.tests().stream().flatMap(AskedRecords::fieldsOf),
+                asked.selection().active() ? Stream.of("until") : Stream.empty());
     }
 
     private static Stream<String> fieldsOf(FieldTest test) {

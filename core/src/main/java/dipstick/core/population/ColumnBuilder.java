@@ -9,6 +9,9 @@ import org.jspecify.annotations.Nullable;
 final class ColumnBuilder {
     private final FieldType type;
     private final GrowingInts codes = new GrowingInts();
+    /** The rows before the first that has a value, which take no room while none has. */
+    private int blank;
+
     private final TextDictionary texts;
     private final ValueDictionary<Double> numbers = new ValueDictionary<>(Double.NaN);
     private final ValueDictionary<DateRange> dates = new ValueDictionary<>(DateRange.NO_DAY);
@@ -20,11 +23,26 @@ final class ColumnBuilder {
 
     /** @param value null where it is missing */
     void addIfPresent(@Nullable FieldValue value) {
-        codes.add(value == null ? Codes.MISSING : code(value));
+        if (value == null) {
+            addMissing(1);
+        } else {
+            addBlank();
+            codes.add(code(value));
+        }
+    }
+
+    private void addBlank() {
+        codes.addZeros(blank);
+        blank = 0;
     }
 
     /** Adds the rows of a file by columns; each value is looked up once, and not once for each row. */
     void add(FieldRows rows) {
+        if (rows.values().isEmpty()) {
+            addMissing(rows.size());
+            return;
+        }
+        addBlank();
         int[] counts = rows.counts();
         int[] codeOf = new int[counts.length];
         for (int entry = 0; entry < counts.length; entry++) {
@@ -42,8 +60,10 @@ final class ColumnBuilder {
     }
 
     void addMissing(int rows) {
-        for (int row = 0; row < rows; row++) {
-            codes.add(Codes.MISSING);
+        if (codes.size() == 0) {
+            blank += rows;
+        } else {
+            codes.addZeros(rows);
         }
     }
 
@@ -63,20 +83,23 @@ final class ColumnBuilder {
 
     /** Rows as {@link Dates#byExactDay}. */
     Groups byExactDay() {
-        return new Dates(dates.values()).byExactDay(codes::get);
+        return new Dates(dates.values()).byExactDay(row -> blank > 0 ? Codes.MISSING : codes.get(row));
     }
 
     /** The column with its rows in another order. */
     Column seal(int[] order) {
-        int[] ordered = codes.inOrder(order);
         return switch (type) {
             case TEXTS, CODINGS -> throw byConcept();
-            case IDENTIFIER, TEXT -> texts.seal(Codes.pack(ordered, ordered.length, texts.highest()));
-            case NUMBER ->
-                new Column.OfNumber(Codes.pack(ordered, ordered.length, numbers.highest()), numbers.values());
-            case DATE ->
-                new Column.OfDate(Codes.pack(ordered, ordered.length, dates.highest()), new Dates(dates.values()));
-            case FLAG -> new Column.OfFlag(Codes.pack(ordered, ordered.length, Column.OfFlag.TRUE));
+            case IDENTIFIER, TEXT -> texts.seal(ordered(order, texts.highest()));
+            case NUMBER -> new Column.OfNumber(ordered(order, numbers.highest()), numbers.values());
+            case DATE -> new Column.OfDate(ordered(order, dates.highest()), new Dates(dates.values()));
+            case FLAG -> new Column.OfFlag(ordered(order, blank > 0 ? Codes.MISSING : Column.OfFlag.TRUE));
         };
+    }
+
+    private Codes ordered(int[] order, int highest) {
+        return highest == Codes.MISSING
+                ? Codes.pack(new int[0], order.length, highest)
+                : Codes.pack(codes.inOrder(order), order.length, highest);
     }
 }

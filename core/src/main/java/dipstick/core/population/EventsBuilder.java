@@ -42,9 +42,7 @@ final class EventsBuilder {
         for (int concept : conceptNumbers.numbers(concepts)) {
             this.concepts.add(concept);
         }
-        for (int row = 0; row < ofRows.length; row++) {
-            ids.add("");
-        }
+        ids.addMissing(ofRows.length);
         columns.forEach((name, column) -> Optional.ofNullable(fields.get(name))
                 .ifPresentOrElse(column::add, () -> column.addMissing(ofRows.length)));
     }

@@ -1,6 +1,7 @@
 package dipstick.core.population;
 
 import dipstick.core.records.FieldValue;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -13,6 +14,13 @@ public record FieldRows(int[] entries, List<FieldValue> values) {
 
     public FieldRows {
         values = List.copyOf(values);
+    }
+
+    /** Rows without a value. */
+    public static FieldRows missing(int size) {
+        int[] entries = new int[size];
+        Arrays.fill(entries, MISSING);
+        return new FieldRows(entries, List.of());
     }
 
     public int size() {

@@ -14,6 +14,14 @@ final class GrowingInts {
         numbers[size++] = number;
     }
 
+    /** Adds 0 as often. */
+    void addZeros(int count) {
+        if (size + count > numbers.length) {
+            numbers = Arrays.copyOf(numbers, Math.max(size + count, size + (size >> 1)));
+        }
+        size += count;
+    }
+
     int get(int index) {
         return numbers[index];
     }

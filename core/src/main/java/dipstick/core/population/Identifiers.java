@@ -90,6 +90,12 @@ final class Identifiers extends AbstractList<String> {
             numbers.add(digitsFrom == end ? 0 : Integer.parseInt(text, digitsFrom, end, 10));
         }
 
+        /** Rows without one. */
+        void addMissing(int rows) {
+            beginningOf.addZeros(rows);
+            numbers.addZeros(rows);
+        }
+
         Column.OfText seal(int[] order) {
             int[] ordered = beginningOf.inOrder(order);
             Codes codes = Codes.pack(ordered, ordered.length, beginnings.highest());

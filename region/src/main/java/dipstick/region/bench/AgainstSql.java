@@ -43,8 +43,8 @@ final class AgainstSql implements Callable<Integer> {
         try (SparkSession spark = Cluster.start("local[" + cores + "]", "bench")) {
             spark.conf().set("spark.sql.datetime.java8API.enabled", "true");
             spark.conf().set("spark.sql.shuffle.partitions", Integer.toString(Math.max(2, cores * 2)));
-            RegionFolder folder = new RegionFolder(
-                    new Path(records), spark.sparkContext().hadoopConfiguration());
+            RegionFolder folder =
+                    new RegionFolder(new Path(records), spark.sparkContext().hadoopConfiguration());
             Manifest manifest = folder.manifest();
             RegionEvaluation region =
                     new RegionEvaluation(JavaSparkContext.fromSparkContext(spark.sparkContext()), folder, manifest);
@@ -57,7 +57,8 @@ final class AgainstSql implements Callable<Integer> {
                 double ratio = compare(spark, region, manifest, question);
                 logarithms += Math.log(ratio);
             }
-            System.out.printf("%-34s %10s %10s %8.1f%n", "geometric mean", "", "", Math.exp(logarithms / questions.size()));
+            System.out.printf(
+                    "%-34s %10s %10s %8.1f%n", "geometric mean", "", "", Math.exp(logarithms / questions.size()));
             return 0;
         }
     }

@@ -12,8 +12,8 @@ import java.util.List;
 record SqlQuestion(String name, String parts, String condition) {
     static final String AS_OF = "2026-11-23";
 
-    private static final String LIVING = "p.status <> 'deceased' AND (p.deceased_on IS NULL OR p.deceased_on > DATE'"
-            + AS_OF + "')";
+    private static final String LIVING =
+            "p.status <> 'deceased' AND (p.deceased_on IS NULL OR p.deceased_on > DATE'" + AS_OF + "')";
     private static final String MINE = "e.practice = p.practice AND e.part = p.part AND e.person_id = p.id";
     private static final String PERSON = "practice, part, person_id";
 

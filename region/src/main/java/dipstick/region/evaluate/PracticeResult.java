@@ -2,7 +2,6 @@ package dipstick.region.evaluate;
 
 import dipstick.core.parts.PartAnswer;
 import dipstick.region.records.Practice;
-import java.io.IOException;
 import java.io.Serializable;
 import java.util.List;
 import java.util.stream.StreamSupport;
@@ -10,7 +9,7 @@ import java.util.stream.StreamSupport;
 /**
  * What came of a practice.
  *
- * @param answer its levels, as they are written; empty where something was wrong
+ * @param answer as it is written; empty where something was wrong
  * @param faults what was wrong
  */
 record PracticeResult(String practice, byte[] answer, List<String> faults) implements Serializable {
@@ -18,13 +17,17 @@ record PracticeResult(String practice, byte[] answer, List<String> faults) imple
         faults = List.copyOf(faults);
     }
 
-    /** Takes the whole answer, with the list. */
-    interface Taking {
-        void take(PartAnswer answer) throws IOException;
+    boolean isFaulty() {
+        return !faults.isEmpty();
+    }
+
+    PracticeResult withoutList() {
+        return new PracticeResult(
+                practice, PartAnswer.read(answer).withoutList().written(), faults);
     }
 
     /** Puts the parts of a practice together, and sees whether all of its records were there. */
-    static PracticeResult of(Practice practice, Iterable<PartResult> parts, Taking whole) throws IOException {
+    static PracticeResult of(Practice practice, Iterable<PartResult> parts) {
         List<PartResult> all = StreamSupport.stream(parts.spliterator(), false).toList();
         List<String> faults =
                 all.stream().filter(PartResult::isFaulty).map(PartResult::fault).toList();
@@ -45,7 +48,6 @@ record PracticeResult(String practice, byte[] answer, List<String> faults) imple
                 .map(part -> PartAnswer.read(part.answer()))
                 .reduce(PartAnswer::plus)
                 .orElseThrow();
-        whole.take(answer);
-        return new PracticeResult(practice.name(), answer.withoutList().written(), List.of());
+        return new PracticeResult(practice.name(), answer.written(), List.of());
     }
 }

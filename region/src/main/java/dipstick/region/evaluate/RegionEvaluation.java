@@ -9,7 +9,6 @@ import dipstick.region.records.Practice;
 import dipstick.region.records.RegionFault;
 import dipstick.region.records.RegionFolder;
 import java.io.IOException;
-import java.io.Serializable;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -17,7 +16,6 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.apache.hadoop.conf.Configuration;
 import org.apache.hadoop.fs.Path;
 import org.apache.spark.api.java.JavaPairRDD;
 import org.apache.spark.api.java.JavaSparkContext;
@@ -35,16 +33,22 @@ public final class RegionEvaluation {
     private final JavaSparkContext cluster;
     private final String records;
     private final Manifest manifest;
+    private final Broadcast<SerializableConfiguration> settings;
 
     public RegionEvaluation(JavaSparkContext cluster, RegionFolder records, Manifest manifest) {
         this.cluster = cluster;
         this.records = records.root().toString();
         this.manifest = manifest;
+        this.settings = cluster.broadcast(new SerializableConfiguration(cluster.hadoopConfiguration()));
     }
 
     /** The levels of each practice, by name; whatever is wrong is told as a whole. */
     Map<String, PartAnswer> levels(Question question) throws RegionFaults {
-        return asked(question, PartAnswer.Wanted.LEVELS, (_, _) -> (_) -> {});
+        Map<String, List<PartResult>> byPractice = asked(question, PartAnswer.Wanted.LEVELS).collect().stream()
+                .collect(Collectors.groupingBy(Tuple2::_1, Collectors.mapping(Tuple2::_2, Collectors.toList())));
+        return told(manifest.practices().stream()
+                .map(practice -> PracticeResult.of(practice, byPractice.get(practice.name())))
+                .toList());
     }
 
     /** How many are on the lists of all practices together, as of the first day. */
@@ -57,36 +61,36 @@ public final class RegionEvaluation {
     /** The same; the list of each practice is written where it runs, and goes nowhere else. */
     Map<String, PartAnswer> lists(Question question, Path out) throws RegionFaults {
         String folder = out.toString();
-        return asked(
-                question,
-                PartAnswer.Wanted.LIST,
-                (practice, storage) -> answer -> new PracticeFiles(folder, practice, storage).write(question, answer));
-    }
-
-    /** What is done with the whole answer of a practice. */
-    private interface Taking extends Serializable {
-        PracticeResult.Taking of(String practice, Configuration storage);
-    }
-
-    private Map<String, PartAnswer> asked(Question question, PartAnswer.Wanted wanted, Taking taking)
-            throws RegionFaults {
-        Broadcast<SharedQuestion> shared = cluster.broadcast(new SharedQuestion(question, wanted));
-        Broadcast<SerializableConfiguration> storage =
-                cluster.broadcast(new SerializableConfiguration(cluster.hadoopConfiguration()));
-        Map<String, Practice> byName =
+        Broadcast<SerializableConfiguration> storage = settings;
+        Map<String, Practice> practices =
                 manifest.practices().stream().collect(Collectors.toMap(Practice::name, Function.identity()));
+        return told(asked(question, PartAnswer.Wanted.LIST)
+                .groupByKey(Math.min(practices.size(), MOST_AT_ONCE))
+                .map(all -> {
+                    PracticeResult result = PracticeResult.of(practices.get(all._1()), all._2());
+                    if (result.isFaulty()) {
+                        return result;
+                    }
+                    new PracticeFiles(folder, all._1(), storage.value().value())
+                            .write(question, PartAnswer.read(result.answer()));
+                    return result.withoutList();
+                })
+                .collect());
+    }
+
+    /** What came of each part, with the practice that it is of. */
+    private JavaPairRDD<String, PartResult> asked(Question question, PartAnswer.Wanted wanted) {
+        Broadcast<SharedQuestion> shared = cluster.broadcast(new SharedQuestion(question, wanted));
+        Broadcast<SerializableConfiguration> storage = settings;
         String from = records;
         List<Part> parts = parts();
-        JavaPairRDD<String, PartResult> results = cluster.parallelize(parts, parts.size())
+        return cluster.parallelize(parts, parts.size())
                 .mapToPair(part -> new Tuple2<>(
                         part.practice(),
                         result(new RegionFolder(new Path(from), storage.value().value()), shared.value(), part)));
-        List<PracticeResult> practices = results.groupByKey(Math.min(byName.size(), MOST_AT_ONCE))
-                .map(all -> PracticeResult.of(
-                        byName.get(all._1()),
-                        all._2(),
-                        taking.of(all._1(), storage.value().value())))
-                .collect();
+    }
+
+    private static Map<String, PartAnswer> told(List<PracticeResult> practices) throws RegionFaults {
         RegionFaults.check(practices.stream().flatMap(result -> result.faults().stream()));
         Map<String, PartAnswer> answers = new TreeMap<>();
         practices.forEach(result -> answers.put(result.practice(), PartAnswer.read(result.answer())));

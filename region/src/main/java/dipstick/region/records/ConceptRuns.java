@@ -127,8 +127,7 @@ final class ConceptRuns {
         }
         RowRanges ranges = stretches.isEmpty()
                 ? RowRanges.EMPTY
-                : RowRanges.create(
-                        size, IntStream.range(0, stretches.size()).iterator(), new Stretches(stretches));
+                : RowRanges.create(size, IntStream.range(0, stretches.size()).iterator(), new Stretches(stretches));
         return new Rows(ranges, columns(stretches, concepts));
     }
 

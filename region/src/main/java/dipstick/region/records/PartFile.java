@@ -7,8 +7,10 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import org.apache.hadoop.conf.Configuration;
 import org.apache.hadoop.fs.Path;
 import org.apache.parquet.HadoopReadOptions;
@@ -92,8 +94,9 @@ final class PartFile implements AutoCloseable {
         MessageType asked = PartColumns.schema(side, fields);
         file.setRequestedSchema(asked);
         reading(() -> {
+            int group = 0;
             for (PageReadStore pages = file.readNextRowGroup(); pages != null; pages = file.readNextRowGroup()) {
-                groups.accept(new RowGroup(pages, asked, writtenBy()));
+                groups.accept(rowGroup(pages, asked, group++));
             }
         });
     }
@@ -110,16 +113,20 @@ final class PartFile implements AutoCloseable {
                 ConceptRuns.Rows rows = runs.in(first, size, meant);
                 if (rows.ranges().rowCount() > 0) {
                     groups.accept(
-                            new RowGroup(file.readFilteredRowGroup(group, rows.ranges()), asked, writtenBy()),
-                            rows.columns());
+                            rowGroup(file.readFilteredRowGroup(group, rows.ranges()), asked, group), rows.columns());
                 }
                 first += size;
             }
         });
     }
 
-    private String writtenBy() {
-        return file.getFileMetaData().getCreatedBy();
+    private RowGroup rowGroup(PageReadStore pages, MessageType asked, int number) {
+        Set<String> blank = file.getRowGroups().get(number).getColumns().stream()
+                .filter(chunk -> chunk.getStatistics().isNumNullsSet()
+                        && chunk.getStatistics().getNumNulls() == chunk.getValueCount())
+                .map(chunk -> chunk.getPath().toDotString())
+                .collect(Collectors.toSet());
+        return new RowGroup(pages, asked, file.getFileMetaData().getCreatedBy(), blank);
     }
 
     private interface Reading {

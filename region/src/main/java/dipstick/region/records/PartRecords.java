@@ -52,25 +52,25 @@ public record PartRecords(Population population, long people, long events) {
         return fields.stream().filter(field -> names.contains(field.name())).toList();
     }
 
-    private static void addEvents(
-            PartFile file, List<Field> fields, AskedRecords asked, PopulationBuilder builder) {
+    private static void addEvents(PartFile file, List<Field> fields, AskedRecords asked, PopulationBuilder builder) {
         Predicate<Field> ofConcept = field -> ConceptRows.FIELDS.contains(field.name());
         List<Field> ofConcepts = fields.stream().filter(ofConcept).toList();
         List<Field> others = fields.stream().filter(ofConcept.negate()).toList();
-        file.runs().ifPresentOrElse(
-                runs -> file.forEach(others, runs, runs.meant(asked), (group, concepts) -> {
-                    Map<String, FieldRows> all = new HashMap<>(concepts);
-                    all.putAll(columns(group, others, group.allRows()));
-                    builder.addEvents(all);
-                }),
-                () -> file.forEach(fields, group -> {
-                    Map<String, FieldRows> concepts = columns(group, ofConcepts, group.allRows());
-                    int[] rows = meant(ConceptRows.of(group.size(), concepts), asked);
-                    Map<String, FieldRows> all = new HashMap<>();
-                    concepts.forEach((name, column) -> all.put(name, column.of(rows)));
-                    all.putAll(columns(group, others, rows));
-                    builder.addEvents(all);
-                }));
+        file.runs()
+                .ifPresentOrElse(
+                        runs -> file.forEach(others, runs, runs.meant(asked), (group, concepts) -> {
+                            Map<String, FieldRows> all = new HashMap<>(concepts);
+                            all.putAll(columns(group, others, group.allRows()));
+                            builder.addEvents(all);
+                        }),
+                        () -> file.forEach(fields, group -> {
+                            Map<String, FieldRows> concepts = columns(group, ofConcepts, group.allRows());
+                            int[] rows = meant(ConceptRows.of(group.size(), concepts), asked);
+                            Map<String, FieldRows> all = new HashMap<>();
+                            concepts.forEach((name, column) -> all.put(name, column.of(rows)));
+                            all.putAll(columns(group, others, rows));
+                            builder.addEvents(all);
+                        }));
     }
 
     private static int[] meant(ConceptRows concepts, AskedRecords asked) {

@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import org.apache.parquet.column.ColumnDescriptor;
@@ -24,11 +25,14 @@ final class RowGroup {
     private final PageReadStore pages;
     private final MessageType schema;
     private final String writtenBy;
+    private final Set<String> blank;
 
-    RowGroup(PageReadStore pages, MessageType schema, String writtenBy) {
+    /** @param blank the names of columns that have no value in any row */
+    RowGroup(PageReadStore pages, MessageType schema, String writtenBy, Set<String> blank) {
         this.pages = pages;
         this.schema = schema;
         this.writtenBy = writtenBy;
+        this.blank = blank;
     }
 
     int size() {
@@ -83,6 +87,9 @@ final class RowGroup {
     }
 
     private FieldRows column(String name, int[] rows, Function<Object, Optional<FieldValue>> valueOf) {
+        if (blank.contains(name)) {
+            return FieldRows.missing(rows.length);
+        }
         ColumnDescriptor column = schema.getColumnDescription(new String[] {name});
         ColumnValues values = new ColumnValues(column.getPrimitiveType().getPrimitiveTypeName(), rows.length, valueOf);
         ColumnReader reader =

@@ -22,6 +22,9 @@ import org.jspecify.annotations.Nullable;
 public final class RowWriter {
     private static final long ROW_GROUP_BYTES = 64L << 20;
 
+    /** Of a page that some of its rows are asked of, all are taken apart. */
+    private static final int ROWS_OF_A_PAGE = 4096;
+
     private RowWriter() {}
 
     /** Whatever takes cells in the order of a schema. What rows of events are about is said in the footer. */
@@ -31,12 +34,12 @@ public final class RowWriter {
     }
 
     /** @param saysConcepts whether the footer says what the rows are about, for which the schema is that of events */
-    static ParquetWriter<Object[]> open(
-            Path file, MessageType schema, Configuration storage, boolean saysConcepts) throws IOException {
+    static ParquetWriter<Object[]> open(Path file, MessageType schema, Configuration storage, boolean saysConcepts)
+            throws IOException {
         return new Builder(file, schema, storage, saysConcepts)
                 .withCompressionCodec(CompressionCodecName.SNAPPY)
                 .withRowGroupSize(ROW_GROUP_BYTES)
-                .withDictionaryEncoding(true)
+                .withPageRowCountLimit(ROWS_OF_A_PAGE)
                 .build();
     }
 

@@ -7,6 +7,7 @@ import dipstick.core.criteria.Selection;
 import dipstick.core.criteria.Selections;
 import dipstick.core.criteria.Test;
 import dipstick.core.evaluate.Evaluator;
+import dipstick.core.population.ConceptRows;
 import dipstick.core.population.Concepts;
 import dipstick.core.population.Population;
 import dipstick.core.population.PopulationBuilder;
@@ -103,11 +104,11 @@ public final class AskedRecords {
         return tests.stream().flatMap(Selections::ofOne);
     }
 
-    /** The places of those concepts, each a record that says nothing else, that the kinds and terms of the set mean. */
-    public BitSet of(List<EventRecord> concepts) {
+    /** The places of those records that the kinds and terms of the set mean, whatever else they say. */
+    public BitSet of(List<EventRecord> records) {
         PopulationBuilder one = new PopulationBuilder(RecordFields.KNOWN);
         one.add(new PersonRecord(SOMEBODY, Map.of("id", new FieldValue.OfText(SOMEBODY))));
-        concepts.forEach(concept -> one.add(ofSomebody(concept)));
+        records.forEach(record -> one.add(ofSomebody(record)));
         Population population = one.seal();
         Evaluator evaluator = new Evaluator(population, LocalDate.EPOCH);
         BitSet meant = new BitSet();
@@ -133,8 +134,10 @@ public final class AskedRecords {
         return selection.where(List.of());
     }
 
+    /** Without its status, or it might not count and be passed over. */
     private static EventRecord ofSomebody(EventRecord concept) {
         Map<String, FieldValue> values = new HashMap<>(concept.values());
+        values.keySet().retainAll(ConceptRows.FIELDS);
         values.put("person_id", new FieldValue.OfText(SOMEBODY));
         return new EventRecord(values);
     }

@@ -93,7 +93,10 @@ final class ColumnBuilder {
             case IDENTIFIER, TEXT -> texts.seal(ordered(order, texts.highest()));
             case NUMBER -> new Column.OfNumber(ordered(order, numbers.highest()), numbers.values());
             case DATE -> new Column.OfDate(ordered(order, dates.highest()), new Dates(dates.values()));
-            case FLAG -> new Column.OfFlag(ordered(order, blank > 0 ? Codes.MISSING : Column.OfFlag.TRUE));
+            case FLAG -> {
+                addBlank();
+                yield new Column.OfFlag(ordered(order, Column.OfFlag.TRUE));
+            }
         };
     }
 

@@ -1,14 +1,13 @@
 package dipstick.region.evaluate;
 
-import dipstick.core.evaluate.LevelCounts;
-import dipstick.core.evaluate.LevelCounts.Sides;
 import dipstick.core.export.ReadingExport;
 import dipstick.core.parts.PartAnswer;
 import dipstick.core.parts.Question;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
+import java.util.TreeMap;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -16,10 +15,18 @@ import tools.jackson.databind.node.ObjectNode;
 final class LevelFiles {
     private LevelFiles() {}
 
-    static void write(Question question, Map<String, PartAnswer> practices, OutFiles out) throws IOException {
-        PartAnswer all = practices.values().stream().reduce(PartAnswer::plus).orElseThrow();
-        out.put("levels.json", json(question, all, practices));
-        out.put("levels.csv", csv(all, practices));
+    /** @param hideBelow the least number of people that is told; 0 where all are */
+    static void write(Question question, Map<String, PartAnswer> practices, int hideBelow, OutFiles out)
+            throws IOException {
+        ObjectNode all = node(
+                question, practices.values().stream().reduce(PartAnswer::plus).orElseThrow());
+        Map<String, ObjectNode> each = new TreeMap<>();
+        practices.forEach((name, answer) -> each.put(name, node(question, answer)));
+        if (hideBelow > 0) {
+            SmallNumbers.hide(hideBelow, all, List.copyOf(each.values()));
+        }
+        out.put("levels.csv", csv(all, each));
+        out.put("levels.json", json(all, each));
     }
 
     /** As {@code evaluate} writes them, but for the members; with what only one criterion keeps off, where that was asked. */
@@ -40,50 +47,46 @@ final class LevelFiles {
         return json;
     }
 
-    private static String json(Question question, PartAnswer all, Map<String, PartAnswer> practices) {
-        ObjectNode json = node(question, all);
-        ArrayNode each = json.putArray("practices");
-        practices.forEach((name, answer) -> {
+    private static String json(ObjectNode all, Map<String, ObjectNode> practices) {
+        ArrayNode each = all.putArray("practices");
+        practices.forEach((name, levels) -> {
             ObjectNode one = each.addObject().put("practice", name);
-            node(question, answer)
-                    .without(List.of("criteria", "asOf", "zone"))
+            levels.without(List.of("criteria", "asOf", "zone"))
                     .properties()
                     .forEach(part -> one.set(part.getKey(), part.getValue()));
         });
-        return json.toPrettyString() + "\n";
+        return all.toPrettyString() + "\n";
     }
 
     /** A line for each level: of all together first, where no practice is named, then of each. */
-    private static String csv(PartAnswer all, Map<String, PartAnswer> practices) {
+    private static String csv(ObjectNode all, Map<String, ObjectNode> practices) {
         Table table = new Table(
                 "practice", "section", "criterion", "alone_yes", "alone_unsure", "remaining_yes", "remaining_unsure");
-        add(table, "", all.levels().getFirst());
-        practices.forEach((name, answer) -> add(table, name, answer.levels().getFirst()));
+        add(table, "", all);
+        practices.forEach((name, levels) -> add(table, name, levels));
         return table.csv();
     }
 
-    private static void add(Table table, String practice, LevelCounts counts) {
-        table.add(practice, "population", "", counts.people(), 0, "", "");
-        for (LevelCounts.OfCriterion level : counts.criteria()) {
+    private static void add(Table table, String practice, JsonNode levels) {
+        table.add(practice, "population", "", number(levels.at("/population/people")), 0, "", "");
+        for (JsonNode level : levels.get("levels")) {
             table.add(
                     practice,
-                    level.section().key(),
-                    level.criterion(),
-                    level.alone().yes(),
-                    level.alone().unsure(),
-                    left(level, Sides::yes),
-                    left(level, Sides::unsure));
+                    level.get("section").asString(),
+                    level.get("criterion").asString(),
+                    number(level.at("/alone/yes")),
+                    number(level.at("/alone/unsure")),
+                    number(level.at("/remaining/yes")),
+                    number(level.at("/remaining/unsure")));
         }
-        add(table, practice, "eligible", counts.eligible());
-        add(table, practice, "has", counts.eligibleAndHas());
-        add(table, practice, "list", counts.list());
+        for (String part : List.of("eligible", "has", "list")) {
+            JsonNode sides = levels.get(part);
+            table.add(practice, part, "", number(sides.get("yes")), number(sides.get("unsure")), "", "");
+        }
     }
 
-    private static String left(LevelCounts.OfCriterion level, Function<Sides, Integer> side) {
-        return level.remaining().map(side).map(String::valueOf).orElse("");
-    }
-
-    private static void add(Table table, String practice, String part, Sides sides) {
-        table.add(practice, part, "", sides.yes(), sides.unsure(), "", "");
+    /** Empty where there is none, or it is hidden. */
+    private static String number(JsonNode number) {
+        return number.isInt() ? String.valueOf(number.asInt()) : "";
     }
 }

@@ -1,0 +1,147 @@
+package dipstick.region.evaluate;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import tools.jackson.core.JsonPointer;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Hides numbers of so few people that somebody may know who they are: each such number, those by which it could be worked out
+ * within a practice, and so many of the same of other practices that what is left of the whole does not tell it.
+ */
+final class SmallNumbers {
+    private static final JsonPointer PEOPLE = JsonPointer.compile("/population/people");
+    private static final JsonPointer ELIGIBLE = JsonPointer.compile("/eligible/yes");
+    private static final JsonPointer HAS = JsonPointer.compile("/has/yes");
+    private static final JsonPointer LIST = JsonPointer.compile("/list/yes");
+
+    private final int below;
+    private final List<ObjectNode> nodes;
+    private final List<Set<JsonPointer>> hidden = new ArrayList<>();
+
+    private SmallNumbers(int below, List<ObjectNode> nodes) {
+        this.below = below;
+        this.nodes = nodes;
+        nodes.forEach(_ -> hidden.add(new HashSet<>()));
+    }
+
+    /**
+     * Puts null in the place of what is hidden.
+     *
+     * @param below the least number that is told; nobody is told, too
+     * @param all the levels of all practices together
+     * @param practices those of each, by the same criteria
+     */
+    static void hide(int below, ObjectNode all, List<ObjectNode> practices) {
+        List<ObjectNode> nodes = new ArrayList<>(practices);
+        nodes.add(all);
+        SmallNumbers small = new SmallNumbers(below, nodes);
+        List<JsonPointer> numbers = new ArrayList<>();
+        numbersIn(all, JsonPointer.empty(), numbers);
+        for (int node = 0; node < nodes.size(); node++) {
+            small.hideSmall(node, numbers);
+            small.hideSteps(node);
+        }
+        numbers.forEach(small::hideAmongPractices);
+        small.blank();
+    }
+
+    private static void numbersIn(JsonNode node, JsonPointer at, List<JsonPointer> found) {
+        if (node.isInt()) {
+            found.add(at);
+        }
+        node.properties().forEach(part -> numbersIn(part.getValue(), at.appendProperty(part.getKey()), found));
+        for (int i = 0; node.isArray() && i < node.size(); i++) {
+            numbersIn(node.get(i), at.appendIndex(i), found);
+        }
+    }
+
+    private boolean isSmall(int number) {
+        return number > 0 && number < below;
+    }
+
+    private int number(int node, JsonPointer at) {
+        return nodes.get(node).at(at).asInt();
+    }
+
+    private void hideSmall(int node, List<JsonPointer> numbers) {
+        numbers.stream().filter(at -> isSmall(number(node, at))).forEach(hidden.get(node)::add);
+    }
+
+    /** From one level to the next so few may fall away that their number is told by the two of them. */
+    private void hideSteps(int node) {
+        int before = number(node, PEOPLE);
+        int levels = nodes.get(node).path("levels").size();
+        boolean lastIsHidden = hidden.get(node).contains(ELIGIBLE);
+        for (int level = 0; level < levels; level++) {
+            JsonPointer remaining = JsonPointer.compile("/levels/" + level + "/remaining/yes");
+            if (!nodes.get(node).at(remaining).isMissingNode()) {
+                int left = number(node, remaining);
+                lastIsHidden = isSmall(left) || isSmall(before - left);
+                if (lastIsHidden) {
+                    hidden.get(node).add(remaining);
+                    hidden.get(node).add(JsonPointer.compile("/levels/" + level + "/alone/yes"));
+                } else {
+                    before = left;
+                }
+            }
+        }
+        if (lastIsHidden) {
+            hidden.get(node).add(ELIGIBLE);
+        }
+        // Whoever is eligible either has it or is on the list.
+        if (hidden.get(node).contains(HAS) || hidden.get(node).contains(LIST)) {
+            hidden.get(node).add(HAS);
+            hidden.get(node).add(LIST);
+        }
+    }
+
+    /** The last node is the whole. */
+    private void hideAmongPractices(JsonPointer at) {
+        int whole = nodes.size() - 1;
+        List<Integer> of = new ArrayList<>();
+        int sum = 0;
+        for (int node = 0; node < whole; node++) {
+            if (hidden.get(node).contains(at)) {
+                of.add(node);
+                sum += number(node, at);
+            }
+        }
+        while (!of.isEmpty()
+                && (of.size() == 1 || isSmall(sum))
+                && !hidden.get(whole).contains(at)) {
+            Optional<Integer> next = leastShown(at);
+            if (next.isPresent()) {
+                of.add(next.get());
+                sum += number(next.get(), at);
+                hidden.get(next.get()).add(at);
+            } else {
+                hidden.get(whole).add(at);
+            }
+        }
+    }
+
+    private Optional<Integer> leastShown(JsonPointer at) {
+        List<Integer> shown = new ArrayList<>();
+        for (int node = 0; node < nodes.size() - 1; node++) {
+            if (!hidden.get(node).contains(at) && number(node, at) > 0) {
+                shown.add(node);
+            }
+        }
+        return shown.stream().min(Comparator.comparingInt(node -> number(node, at)));
+    }
+
+    private void blank() {
+        for (int node = 0; node < nodes.size(); node++) {
+            for (JsonPointer at : hidden.get(node)) {
+                ObjectNode around = (ObjectNode) nodes.get(node).at(at.head());
+                around.putNull(at.last().getMatchingProperty());
+            }
+        }
+    }
+}

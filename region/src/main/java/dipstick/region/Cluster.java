@@ -4,6 +4,7 @@ import de.siegmar.fastcsv.reader.CsvReader;
 import dipstick.command.Commands;
 import dipstick.core.evaluate.Evaluator;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.apache.spark.SparkConf;
 import org.apache.spark.sql.SparkSession;
@@ -49,15 +50,16 @@ public final class Cluster {
                 .set("spark.executor.extraJavaOptions", JVM)
                 .set("spark.sql.session.timeZone", "UTC");
         if (!master.startsWith("local")) {
-            settings.set("spark.jars", ours());
+            settings.set("spark.jars", String.join(",", ours()));
         }
         return SparkSession.builder().config(settings).getOrCreate();
     }
 
-    private static String ours() {
+    /** Where they lie. */
+    static Set<String> ours() {
         return OURS.stream()
                 .map(one ->
                         one.getProtectionDomain().getCodeSource().getLocation().toString())
-                .collect(Collectors.joining(","));
+                .collect(Collectors.toSet());
     }
 }

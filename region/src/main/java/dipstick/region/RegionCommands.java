@@ -16,6 +16,8 @@ import picocli.CommandLine.Command;
         description = "Asks one criteria set of the records of many practices, on this machine or on a cluster.")
 public final class RegionCommands {
 
+    private static final int FAILED = 1;
+
     private RegionCommands() {}
 
     public static void main(String[] arguments) {
@@ -34,8 +36,13 @@ public final class RegionCommands {
                 .setOut(out)
                 .setErr(err)
                 .setExecutionExceptionHandler((failure, _, _) -> {
-                    err.println("It was not done, and nothing was written: " + failure.getMessage());
-                    return 1;
+                    err.println("It was not done, and nothing was written: "
+                            + String.valueOf(failure.getMessage())
+                                    .lines()
+                                    .findFirst()
+                                    .orElse(""));
+                    err.println("With DRIVER_OPTIONS=-Dregion.log=error it says more.");
+                    return FAILED;
                 })
                 .execute(arguments);
     }

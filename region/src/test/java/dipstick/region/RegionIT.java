@@ -186,6 +186,58 @@ class RegionIT {
         }
     }
 
+    /** Of a file for all practices, with events in two files, some of nobody, and an id that two practices have. */
+    @Test
+    @Order(5)
+    void a_column_says_whose_people_are() throws Exception {
+        Path people = Files.writeString(
+                folder.resolve("all-people.csv"), "id,practice,sex\n1,Fen End,female\n2,=Mill,male\n3,=Mill,female\n");
+        Path some =
+                Files.writeString(folder.resolve("some.csv"), "person_id,kind,on\n1,visit,2026-05-04\n2,visit,2026\n");
+        Path more = Files.writeString(folder.resolve("more.csv"), "person_id,kind,on\n1,visit,2026-05\n9,visit,2026\n");
+        Path whose = folder.resolve("whose");
+        List<String> convert = List.of(
+                "convert", "--people", people.toString(), "--events", some.toString(), "--events", more.toString());
+        assertThat(run(with(convert, "--out", whose.toString(), "--master", HERE)))
+                .as(said.toString())
+                .isZero();
+        assertThat(said.toString())
+                .contains("Converted 2 practices, 3 people and 3 events.")
+                .contains("Passed over 1 events of people who are in no file.");
+
+        Path set = Files.writeString(folder.resolve("visited.json"), """
+                {"format": "dipstick-criteria/1", "id": "visited", "name": "Visited", "include": [{"id": "v", "test":
+                  {"events": {"kinds": ["visit"], "window": {"dates": ["2026-05-01", "2026-05-31"]}}}}]}
+                """);
+        Path out = folder.resolve("visited");
+        List<String> evaluate = List.of(
+                "evaluate", "--records", whose.toString(), "--criteria", set.toString(), "--as-of", "2026-11-23");
+        assertThat(run(with(evaluate, "--out", out.toString(), "--master", HERE)))
+                .as(said.toString())
+                .isZero();
+        assertThat(list(out, "Fen%20End")).isEqualTo("person_id,state,due_on,band\n1,on,,\n");
+        assertThat(list(out, "%3DMill")).isEqualTo("person_id,state,due_on,band\n2,check,,\n");
+        assertThat(Files.readString(out.resolve("levels.csv"))).contains("\n'=Mill,list,,0,1,,\n");
+
+        Files.writeString(people, "id,practice\n1,Fen End\n");
+        Path others = Files.writeString(folder.resolve("others.csv"), "id,practice\n1,Mill\n");
+        assertThat(run(with(
+                        convert,
+                        "--people",
+                        others.toString(),
+                        "--out",
+                        folder.resolve("no").toString(),
+                        "--master",
+                        HERE)))
+                .isEqualTo(2);
+        assertThat(said.toString()).contains("The person “1” is in several practices");
+        assertThat(folder.resolve("no")).doesNotExist();
+    }
+
+    private static String[] with(List<String> arguments, String... more) {
+        return Stream.concat(arguments.stream(), Stream.of(more)).toArray(String[]::new);
+    }
+
     /** Last: the cluster has one worker afterwards. */
     @Test
     @Order(9)

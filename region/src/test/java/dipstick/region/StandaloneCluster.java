@@ -33,8 +33,10 @@ final class StandaloneCluster implements AutoCloseable {
         Set<String> entries = new LinkedHashSet<>(
                 List.of(System.getProperty("java.class.path").split(File.pathSeparator)));
         for (String entry : entries) {
-            if (entry.endsWith(".jar")) {
-                Path jar = Path.of(entry).toAbsolutePath();
+            Path jar = Path.of(entry).toAbsolutePath();
+            // What is not Spark's comes with what is asked.
+            if (entry.endsWith(".jar")
+                    && !Cluster.ours().contains(jar.normalize().toUri().toURL().toString())) {
                 Files.createSymbolicLink(jars.resolve(jar.getFileName()), jar);
             }
         }

@@ -1,6 +1,7 @@
 package dipstick.region.convert;
 
 import static org.apache.spark.sql.functions.col;
+import static org.apache.spark.sql.functions.countDistinct;
 import static org.apache.spark.sql.functions.udf;
 
 import dipstick.core.records.Field;
@@ -44,6 +45,7 @@ final class Conversion {
     private static final String PERSON = "of_person";
     private static final String PART = "of_part";
     private static final int MOST_AT_ONCE = 2000;
+    private static final int MOST_TOLD = 100;
 
     /** By what they are about, then by day: so columns are long runs of the same, and parts of files can be passed over. */
     private static final List<String> ORDER_OF_EVENTS =
@@ -86,7 +88,13 @@ final class Conversion {
                 practice, Math.toIntExact(Math.max(1, Math.ceilDiv(size.longValue(), (long) peopleOfAPart)))));
 
         List<Written> ofPeople = write(folder, Side.PEOPLE, people, parts, List.of());
-        Dataset<Row> events = withPractices(rows(Side.EVENTS, sources), people.select(PERSON, PRACTICE), sources);
+        Dataset<Row> events = rows(Side.EVENTS, sources);
+        List<String> unclear = List.of();
+        if (sources.stream().anyMatch(source -> source.practice().isEmpty())) {
+            Dataset<Row> whose = people.select(PERSON, PRACTICE);
+            unclear = unclear(events, whose).toList();
+            events = withPractices(events, whose);
+        }
         List<Written> ofEvents = write(folder, Side.EVENTS, events, parts, ORDER_OF_EVENTS);
         people.unpersist();
         return new Converted(
@@ -95,7 +103,8 @@ final class Conversion {
                         fields.customOfPeople(),
                         fields.customOfEvents(),
                         practices(parts, ofPeople, ofEvents)),
-                Stream.concat(problems.value().stream(), ofPeople.stream().flatMap(Conversion::twice))
+                Stream.of(problems.value().stream(), ofPeople.stream().flatMap(Conversion::twice), unclear.stream())
+                        .flatMap(all -> all)
                         .distinct()
                         .toList(),
                 ofEvents.stream()
@@ -129,18 +138,38 @@ final class Conversion {
                 .collect(Collectors.groupingBy(one -> one.part().practice(), Collectors.summingLong(Written::rows)));
     }
 
-    /** Whose each event is, where its file does not say so. */
-    private static Dataset<Row> withPractices(Dataset<Row> events, Dataset<Row> people, List<SourceFile> sources) {
-        boolean known = sources.stream().allMatch(source -> !source.practice().isEmpty());
-        if (known) {
-            return events;
-        }
+    /** Whose each event is, where its file does not say so; by the person that it is of. */
+    private static Dataset<Row> withPractices(Dataset<Row> events, Dataset<Row> people) {
         Column[] inOrder = Stream.concat(
                         Stream.of(people.col(PRACTICE), events.col(PERSON)),
                         IntStream.range(2, events.columns().length).mapToObj(i -> events.col(events.columns()[i])))
                 .toArray(Column[]::new);
-        return events.join(people, events.col(PERSON).equalTo(people.col(PERSON)), "left_outer")
+        Column same = events.col(PRACTICE).equalTo("").or(events.col(PRACTICE).equalTo(people.col(PRACTICE)));
+        return events.join(
+                        people, events.col(PERSON).equalTo(people.col(PERSON)).and(same), "left_outer")
                 .select(inOrder);
+    }
+
+    /** People of the same id in several practices, of whom there are events that do not say of which. */
+    private static Stream<String> unclear(Dataset<Row> events, Dataset<Row> people) {
+        Dataset<Row> several = people.groupBy(PERSON)
+                .agg(countDistinct(PRACTICE).as("practices"))
+                .filter(col("practices").gt(1))
+                .select(PERSON);
+        if (several.isEmpty()) {
+            return Stream.empty();
+        }
+        return events
+                .filter(col(PRACTICE).equalTo(""))
+                .join(several, PERSON)
+                .select(PERSON)
+                .distinct()
+                .limit(MOST_TOLD)
+                .collectAsList()
+                .stream()
+                .map(row -> "The person “" + row.getString(0)
+                        + "” is in several practices, and there are events that do not"
+                        + " say of which. Give the events a column “practice”.");
     }
 
     private Dataset<Row> rows(Side side, List<SourceFile> sources) {

@@ -2,13 +2,14 @@ package dipstick.region.evaluate;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
+import dipstick.core.export.SafeCell;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 
-/** A table for a spreadsheet, as CSV (RFC 4180). */
+/** A table for a spreadsheet, as CSV (RFC 4180); no cell is a formula. */
 final class Table {
     private final List<List<String>> rows = new ArrayList<>();
 
@@ -19,7 +20,7 @@ final class Table {
     void add(Object... cells) {
         List<String> row = new ArrayList<>();
         for (Object cell : cells) {
-            row.add(cell.toString());
+            row.add(SafeCell.of(cell.toString()));
         }
         rows.add(row);
     }

@@ -2,12 +2,12 @@ package dipstick.server.deliveries;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import dipstick.core.export.FieldCell;
+import dipstick.core.export.SafeCell;
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.FieldValue;
 import dipstick.core.records.PersonRecord;
 import dipstick.intake.make.MadeSink;
 import dipstick.intake.make.Trouble;
-import dipstick.server.web.SafeCell;
 import java.io.Closeable;
 import java.io.IOException;
 import java.nio.file.Path;

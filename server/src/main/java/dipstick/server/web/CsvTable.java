@@ -2,6 +2,7 @@ package dipstick.server.web;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
+import dipstick.core.export.SafeCell;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;

@@ -1,4 +1,4 @@
-package dipstick.server.web;
+package dipstick.core.export;
 
 import java.util.regex.Pattern;
 

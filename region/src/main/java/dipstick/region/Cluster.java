@@ -47,6 +47,8 @@ public final class Cluster {
                 .setMaster(master)
                 .setAppName("Dipstick: " + what)
                 .setIfMissing("spark.ui.enabled", "false")
+                // Records and lists are for nobody else to read.
+                .setIfMissing("spark.hadoop.fs.permissions.umask-mode", "077")
                 .set("spark.executor.extraJavaOptions", JVM)
                 .set("spark.sql.session.timeZone", "UTC");
         if (!master.startsWith("local")) {

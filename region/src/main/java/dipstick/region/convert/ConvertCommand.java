@@ -1,6 +1,7 @@
 package dipstick.region.convert;
 
 import dipstick.command.Commands;
+import dipstick.command.Settings;
 import dipstick.core.records.RecordFields;
 import dipstick.region.Cluster;
 import dipstick.region.WholeFolder;
@@ -9,7 +10,6 @@ import dipstick.region.records.RegionFault;
 import dipstick.region.records.RegionFolder;
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
@@ -83,18 +83,14 @@ public final class ConvertCommand implements Callable<Integer> {
                             + " part.");
             return Commands.BAD_INPUT;
         }
-        ZoneId in;
-        try {
-            in = zone.map(ZoneId::of).orElseGet(ZoneId::systemDefault);
-        } catch (DateTimeException unknown) {
-            err.println("--zone: there is no time zone “" + zone.orElse("")
-                    + "”. It is a name such as Europe/Lisbon, or UTC.");
-            return Commands.BAD_INPUT;
+        Settings settings = Settings.of(Optional.empty(), zone, List.of());
+        if (!settings.problems().isEmpty()) {
+            return refused(settings.problems());
         }
         try (SparkSession spark = Cluster.start(master, "convert")) {
             Configuration storage = spark.sparkContext().hadoopConfiguration();
             try (WholeFolder whole = WholeFolder.at(folder, again, storage)) {
-                return convert(spark, in, whole, storage);
+                return convert(spark, settings.zone(), whole, storage);
             }
         } catch (RegionFault fault) {
             err.println(fault.getMessage());

@@ -73,6 +73,9 @@ final class Sources {
 
     /** All fields that the files have. Of one that a file gives a type, and another none, the type is taken. */
     RecordFields fields(ZoneId zone) throws IOException {
+        if (files.isEmpty()) {
+            problems.add("There is no practice: nothing is in the folder.");
+        }
         Map<Side, Map<String, Field>> custom = new LinkedHashMap<>();
         for (SourceFile file : files) {
             Map<String, Field> known = custom.computeIfAbsent(file.side(), _ -> new LinkedHashMap<>());

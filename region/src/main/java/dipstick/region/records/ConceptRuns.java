@@ -13,10 +13,12 @@ import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.apache.parquet.internal.column.columnindex.OffsetIndex;
 import org.apache.parquet.internal.filter2.columnindex.RowRanges;
+import org.apache.parquet.schema.MessageType;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -48,22 +50,40 @@ final class ConceptRuns {
 
     /** Gathers them while the rows of a file are written. */
     static final class Gathering {
+        private final int[] columns;
         private final List<List<String>> lines = new ArrayList<>();
-        private List<String> cells = List.of();
+        private Object[] before = new Object[0];
         private long rows;
 
-        /** @param row what the six cells of a row say; empty where there is none */
-        void add(List<String> row) {
-            if (rows > 0 && !row.equals(cells)) {
+        Gathering(MessageType schema) {
+            this.columns =
+                    ConceptRows.FIELDS.stream().mapToInt(schema::getFieldIndex).toArray();
+        }
+
+        /** @param row its cells, which nobody changes afterwards */
+        void add(Object[] row) {
+            if (rows > 0 && !isLikeBefore(row)) {
                 end();
             }
-            cells = row;
+            before = row;
             rows++;
+        }
+
+        private boolean isLikeBefore(Object[] row) {
+            for (int column : columns) {
+                if (!Objects.equals(row[column], before[column])) {
+                    return false;
+                }
+            }
+            return true;
         }
 
         private void end() {
             if (lines.size() <= MOST) {
-                List<String> line = new ArrayList<>(cells);
+                List<String> line = new ArrayList<>();
+                for (int column : columns) {
+                    line.add(Objects.requireNonNullElse(before[column], "").toString());
+                }
                 line.add(Long.toString(rows));
                 lines.add(line);
             }

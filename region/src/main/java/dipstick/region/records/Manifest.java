@@ -41,7 +41,7 @@ public record Manifest(
                         file, "it is not of the format " + FORMAT + ", but of “" + manifest.format() + "”.");
             }
             return manifest;
-        } catch (JacksonException | NullPointerException notOurs) {
+        } catch (JacksonException notOurs) {
             throw new RegionFault(file, "it does not say what lies here; convert the records again.");
         }
     }

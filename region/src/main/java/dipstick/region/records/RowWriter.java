@@ -2,7 +2,6 @@ package dipstick.region.records;
 
 import dipstick.core.population.ConceptRows;
 import java.io.IOException;
-import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -69,16 +68,12 @@ public final class RowWriter {
 
     private static final class Cells extends WriteSupport<Object[]> {
         private final MessageType schema;
-        private final List<Integer> ofConcept;
         private final Optional<ConceptRuns.Gathering> runs;
         private @Nullable RecordConsumer out;
 
         Cells(MessageType schema, boolean saysConcepts) {
             this.schema = schema;
-            this.ofConcept = saysConcepts
-                    ? ConceptRows.FIELDS.stream().map(schema::getFieldIndex).toList()
-                    : List.of();
-            this.runs = saysConcepts ? Optional.of(new ConceptRuns.Gathering()) : Optional.empty();
+            this.runs = saysConcepts ? Optional.of(new ConceptRuns.Gathering(schema)) : Optional.empty();
         }
 
         @SuppressWarnings("deprecation")
@@ -100,9 +95,7 @@ public final class RowWriter {
 
         @Override
         public void write(Object[] cells) {
-            runs.ifPresent(gathering -> gathering.add(ofConcept.stream()
-                    .map(column -> Objects.requireNonNullElse(cells[column], "").toString())
-                    .toList()));
+            runs.ifPresent(gathering -> gathering.add(cells));
             RecordConsumer to = Objects.requireNonNull(out, "Nothing is written before the file is begun");
             to.startMessage();
             for (int i = 0; i < cells.length; i++) {

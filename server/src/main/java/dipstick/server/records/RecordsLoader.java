@@ -68,11 +68,14 @@ class RecordsLoader {
     Snapshot.Content everything() {
         return reading.execute(_ -> {
             ReadingProgress progress = new ReadingProgress(records.countEvents(), System::nanoTime);
+            records.handOnAsRead();
             try (Cursor<StoredPerson> people = records.allPeople();
                     Cursor<StoredEvent> events = records.allEvents()) {
                 return sealed(people, events, () -> progress.next().ifPresent(LOG::info));
             } catch (IOException broken) {
                 throw new UncheckedIOException(broken);
+            } finally {
+                records.gatherFirst();
             }
         });
     }

@@ -59,6 +59,16 @@ interface RecordsMapper {
     @Update("UPDATE records_stamp SET stamp = #{stamp}")
     int changeStamp(String stamp);
 
+    /**
+     * Has this connection hand rows on as they are read, and not gather a result first, which H2 would write to disk. Nothing
+     * else is read so: rows that are removed meanwhile would be missed with an error.
+     */
+    @Update("SET LAZY_QUERY_EXECUTION TRUE")
+    void handOnAsRead();
+
+    @Update("SET LAZY_QUERY_EXECUTION FALSE")
+    void gatherFirst();
+
     /** Read row by row by {@link PersonRowReader}, as all people are. */
     @Select("SELECT " + PersonRowReader.COLUMNS + " FROM person ORDER BY id")
     @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)

@@ -3,7 +3,7 @@ package dipstick.region.convert;
 import dipstick.command.Commands;
 import dipstick.command.Settings;
 import dipstick.core.records.RecordFields;
-import dipstick.region.Cluster;
+import dipstick.region.Target;
 import dipstick.region.WholeFolder;
 import dipstick.region.records.Practice;
 import dipstick.region.records.RegionFault;
@@ -17,6 +17,7 @@ import java.util.concurrent.Callable;
 import org.apache.hadoop.conf.Configuration;
 import org.apache.spark.sql.SparkSession;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /** {@code ./dipstick region convert}: writes people and events as Parquet, by practice and by part. */
@@ -49,9 +50,6 @@ public final class ConvertCommand implements Callable<Integer> {
     @Option(names = "--practice", paramLabel = "NAME", description = "Whose these people are, where no column says it.")
     private Optional<String> practice = Optional.empty();
 
-    @Option(names = "--out", required = true, paramLabel = "FOLDER", description = "Where the records go.")
-    private String folder = "";
-
     @Option(
             names = "--zone",
             paramLabel = "ZONE",
@@ -64,11 +62,8 @@ public final class ConvertCommand implements Callable<Integer> {
             description = "How many people are asked at once, about; by default ${DEFAULT-VALUE}.")
     private int peopleOfAPart = PEOPLE_OF_A_PART;
 
-    @Option(names = "--again", description = "Writes over what is there already.")
-    private boolean again;
-
-    @Option(names = "--master", paramLabel = "URL", description = "The Spark master; by default this machine alone.")
-    private String master = Cluster.HERE;
+    @Mixin
+    private final Target target = new Target();
 
     public ConvertCommand(PrintWriter out, PrintWriter err) {
         this.out = out;
@@ -87,9 +82,9 @@ public final class ConvertCommand implements Callable<Integer> {
         if (!settings.problems().isEmpty()) {
             return refused(settings.problems());
         }
-        try (SparkSession spark = Cluster.start(master, "convert")) {
+        try (SparkSession spark = target.start("convert")) {
             Configuration storage = spark.sparkContext().hadoopConfiguration();
-            try (WholeFolder whole = WholeFolder.at(folder, again, storage)) {
+            try (WholeFolder whole = target.folder(spark)) {
                 return convert(spark, settings.zone(), whole, storage);
             }
         } catch (RegionFault fault) {

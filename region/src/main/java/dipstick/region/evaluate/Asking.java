@@ -5,7 +5,7 @@ import dipstick.command.CriteriaFiles;
 import dipstick.command.Settings;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.parts.Question;
-import dipstick.region.Cluster;
+import dipstick.region.Target;
 import dipstick.region.WholeFolder;
 import dipstick.region.records.Manifest;
 import dipstick.region.records.RegionFault;
@@ -20,6 +20,7 @@ import java.util.Optional;
 import org.apache.hadoop.conf.Configuration;
 import org.apache.spark.api.java.JavaSparkContext;
 import org.apache.spark.sql.SparkSession;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /** What every command that asks has in common: of which records, what, where it goes, and where it is worked out. */
@@ -53,14 +54,8 @@ final class Asking {
             description = "The time zone of the practices; by default this machine's.")
     private Optional<String> zone = Optional.empty();
 
-    @Option(names = "--out", required = true, paramLabel = "FOLDER", description = "Where the answer goes, as a whole.")
-    private String out = "";
-
-    @Option(names = "--again", description = "Writes over what is there already.")
-    private boolean again;
-
-    @Option(names = "--master", paramLabel = "URL", description = "The Spark master; by default this machine alone.")
-    private String master = Cluster.HERE;
+    @Mixin
+    private final Target target = new Target();
 
     /** The days that are asked, from the one that is given. */
     interface Days {
@@ -83,9 +78,9 @@ final class Asking {
         if (!problems.isEmpty()) {
             return refused(problems, err);
         }
-        try (SparkSession spark = Cluster.start(master, what)) {
+        try (SparkSession spark = target.start(what)) {
             Configuration storage = spark.sparkContext().hadoopConfiguration();
-            try (WholeFolder whole = WholeFolder.at(out, again, storage)) {
+            try (WholeFolder whole = target.folder(spark)) {
                 RegionFolder folder = new RegionFolder(new org.apache.hadoop.fs.Path(records), storage);
                 Manifest manifest = folder.manifest();
                 Question question = new Question(

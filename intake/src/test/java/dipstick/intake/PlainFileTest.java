@@ -11,7 +11,6 @@ import dipstick.core.records.Fields;
 import dipstick.core.records.PeopleFile;
 import dipstick.core.records.PersonRecord;
 import dipstick.core.records.RecordFields;
-import dipstick.core.records.RowProblem;
 import dipstick.core.records.RowSink;
 import dipstick.intake.propose.PlainFile;
 import dipstick.intake.propose.Proposal;
@@ -154,17 +153,9 @@ class PlainFileTest {
     }
 
     private static <T> RowSink<T> into(List<T> records) {
-        return new RowSink<>() {
-            @Override
-            public void record(long line, T row) {
-                records.add(row);
-            }
-
-            @Override
-            public void problem(RowProblem problem) {
-                throw new AssertionError(problem.toString());
-            }
-        };
+        return RowSink.of(records::add, problem -> {
+            throw new AssertionError(problem.toString());
+        });
     }
 
     @Test

@@ -15,7 +15,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Where the work is done: this machine, or a cluster that a Spark master hands out. */
 public final class Cluster {
-    public static final String HERE = "local[*]";
+    static final String HERE = "local[*]";
 
     private static final String JVM = "--add-opens=java.base/java.lang=ALL-UNNAMED"
             + " --add-opens=java.base/java.lang.invoke=ALL-UNNAMED --add-opens=java.base/java.io=ALL-UNNAMED"

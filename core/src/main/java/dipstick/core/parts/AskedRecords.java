@@ -3,7 +3,6 @@ package dipstick.core.parts;
 import dipstick.core.criteria.Band;
 import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.FieldTest;
-import dipstick.core.criteria.Selection;
 import dipstick.core.criteria.Selections;
 import dipstick.core.criteria.Test;
 import dipstick.core.evaluate.Evaluator;
@@ -36,7 +35,7 @@ public final class AskedRecords {
 
     /** By which a record is somebody's, counts, is meant by terms, and lies in windows. */
     private static final Set<String> ALWAYS_OF_EVENTS =
-            Set.of("person_id", "kind", "code", "system", "text", "keywords", "also_coded", "status", "on", "until");
+            Set.of("person_id", "kind", "code", "system", "text", "keywords", "also_coded", "status", "on");
 
     private static final String BIRTH_DATE = "birth_date";
     private static final String SOMEBODY = "1";
@@ -112,14 +111,11 @@ public final class AskedRecords {
         Population population = one.seal();
         Evaluator evaluator = new Evaluator(population, LocalDate.EPOCH);
         BitSet meant = new BitSet();
-        asked().map(Selections.Asked::selection)
-                .map(AskedRecords::named)
-                .distinct()
-                .forEach(selection -> {
-                    for (int concept : evaluator.conceptsOf(selection)) {
-                        meant.set(concept);
-                    }
-                });
+        asked().forEach(asked -> {
+            for (int concept : evaluator.conceptsOf(asked.selection())) {
+                meant.set(concept);
+            }
+        });
         Concepts numbered = population.events().concepts();
         int[] rows = population.events().of(0).toArray();
         BitSet places = new BitSet();
@@ -127,11 +123,6 @@ public final class AskedRecords {
             places.set(place, meant.get(numbered.ofRow(rows[place])));
         }
         return places;
-    }
-
-    /** What only says which concepts are meant. */
-    private static Selection named(Selection selection) {
-        return selection.where(List.of());
     }
 
     /** Without its status, or it might not count and be passed over. */

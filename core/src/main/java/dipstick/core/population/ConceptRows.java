@@ -3,7 +3,6 @@ package dipstick.core.population;
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.FieldValue;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -80,11 +79,5 @@ public final class ConceptRows {
     /** The place of a row's concept among the different ones. */
     public int of(int row) {
         return ofRow[row];
-    }
-
-    /** Some of the rows, by their numbers. */
-    ConceptRows of(int[] rows) {
-        return new ConceptRows(
-                different, Arrays.stream(rows).map(row -> ofRow[row]).toArray());
     }
 }

@@ -57,7 +57,7 @@ public final class RecordFiles {
         try (InputStream bytes = new BufferedInputStream(Files.newInputStream(path))) {
             PeopleFile file = PeopleFile.open(bytes, zone);
             Consumer<PersonRecord> add = people::add;
-            file.forEach(sink(add, problems));
+            file.forEach(RowSink.of(add, problems::add));
             return file.customFields();
         } catch (UnreadableFile unreadable) {
             problems.add(unreadable.problem());
@@ -73,25 +73,11 @@ public final class RecordFiles {
             EventsFile file = EventsFile.open(bytes, zone);
             PopulationBuilder filled = builder.apply(file.customFields());
             Consumer<EventRecord> add = filled::add;
-            file.forEach(sink(add, problems));
+            file.forEach(RowSink.of(add, problems::add));
             return filled;
         } catch (UnreadableFile unreadable) {
             problems.add(unreadable.problem());
             return builder.apply(List.of());
         }
-    }
-
-    private static <T> RowSink<T> sink(Consumer<T> good, List<RowProblem> problems) {
-        return new RowSink<>() {
-            @Override
-            public void record(long line, T row) {
-                good.accept(row);
-            }
-
-            @Override
-            public void problem(RowProblem problem) {
-                problems.add(problem);
-            }
-        };
     }
 }

@@ -18,7 +18,6 @@ import dipstick.core.records.Field;
 import dipstick.core.records.FieldValue;
 import dipstick.core.records.PeopleFile;
 import dipstick.core.records.PersonRecord;
-import dipstick.core.records.RowProblem;
 import dipstick.core.records.RowSink;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -54,17 +53,9 @@ class PartsTest {
     }
 
     private static <T> RowSink<T> sink(Consumer<T> good) {
-        return new RowSink<>() {
-            @Override
-            public void record(long line, T row) {
-                good.accept(row);
-            }
-
-            @Override
-            public void problem(RowProblem problem) {
-                throw new AssertionError(problem);
-            }
-        };
+        return RowSink.of(good, problem -> {
+            throw new AssertionError(problem);
+        });
     }
 
     @ParameterizedTest

@@ -3,8 +3,8 @@ package dipstick.region.bench;
 import java.util.List;
 
 /**
- * A question as a criteria document and as hand-written SQL of Spark, as of {@value #AS_OF}. Records are those of {@link
- * MadePractice}: clean, every date exact.
+ * A question as a criteria document and as hand-written SQL of Spark, as of {@value #AS_OF}. Records are such as
+ * the other benchmarks make: clean, every date exact.
  *
  * @param parts the document besides format, id and name, with single quotes for double ones
  * @param condition of the living {@code p}; {@code MINE} joins an event {@code e} to the same person

@@ -72,17 +72,7 @@ final class SourceRows implements Iterator<Row>, AutoCloseable {
     }
 
     private <T> RowSink<T> sink(Consumer<T> good) {
-        return new RowSink<>() {
-            @Override
-            public void record(long line, T row) {
-                good.accept(row);
-            }
-
-            @Override
-            public void problem(RowProblem problem) {
-                problems.accept(said(problem));
-            }
-        };
+        return RowSink.of(good, problem -> problems.accept(said(problem)));
     }
 
     private String said(RowProblem problem) {

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Option;
 
 /** {@code ./dipstick region evaluate}: the list of each practice, and the levels. */
 @Command(
@@ -22,12 +21,8 @@ public final class EvaluateCommand implements Callable<Integer> {
     @Mixin
     private final Asking asking = new Asking();
 
-    @Option(
-            names = "--hide-below",
-            paramLabel = "N",
-            description =
-                    "Hides numbers of 1 to N-1 people in the levels, and those by which they could be worked out.")
-    private int hideBelow;
+    @Mixin
+    private final Hiding hiding = new Hiding();
 
     public EvaluateCommand(PrintWriter err) {
         this.err = err;
@@ -40,7 +35,7 @@ public final class EvaluateCommand implements Callable<Integer> {
                 List::of,
                 (region, question, out) -> {
                     Map<String, PartAnswer> practices = region.lists(question, out.folder());
-                    LevelFiles.write(question, practices, hideBelow, out);
+                    LevelFiles.write(question, practices, hiding.below(), out);
                 },
                 err);
     }

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Option;
 
 /** {@code ./dipstick region levels}: only counts. */
 @Command(
@@ -20,12 +19,8 @@ public final class LevelsCommand implements Callable<Integer> {
     @Mixin
     private final Asking asking = new Asking();
 
-    @Option(
-            names = "--hide-below",
-            paramLabel = "N",
-            description =
-                    "Hides numbers of 1 to N-1 people in the levels, and those by which they could be worked out.")
-    private int hideBelow;
+    @Mixin
+    private final Hiding hiding = new Hiding();
 
     public LevelsCommand(PrintWriter err) {
         this.err = err;
@@ -36,7 +31,7 @@ public final class LevelsCommand implements Callable<Integer> {
         return asking.ask(
                 "levels",
                 List::of,
-                (region, question, out) -> LevelFiles.write(question, region.levels(question), hideBelow, out),
+                (region, question, out) -> LevelFiles.write(question, region.levels(question), hiding.below(), out),
                 err);
     }
 }

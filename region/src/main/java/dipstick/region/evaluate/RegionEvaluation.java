@@ -9,6 +9,7 @@ import dipstick.region.records.Practice;
 import dipstick.region.records.RegionFault;
 import dipstick.region.records.RegionFolder;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -43,16 +44,18 @@ public final class RegionEvaluation {
     }
 
     /** The levels of each practice, by name; whatever is wrong is told as a whole. */
-    Map<String, PartAnswer> levels(Question question) throws RegionFaults {
+    Map<String, PartAnswer> levels(Question question) throws RegionFaults, IOException {
         Map<String, List<PartResult>> byPractice = asked(question, PartAnswer.Wanted.LEVELS).collect().stream()
                 .collect(Collectors.groupingBy(Tuple2::_1, Collectors.mapping(Tuple2::_2, Collectors.toList())));
-        return told(manifest.practices().stream()
-                .map(practice -> PracticeResult.of(practice, byPractice.get(practice.name())))
-                .toList());
+        List<PracticeResult> practices = new ArrayList<>();
+        for (Practice practice : manifest.practices()) {
+            practices.add(PracticeResult.of(practice, byPractice.get(practice.name()), _ -> {}));
+        }
+        return told(practices);
     }
 
     /** How many are on the lists of all practices together, as of the first day. */
-    public long onList(Question question) throws RegionFaults {
+    public long onList(Question question) throws RegionFaults, IOException {
         return levels(question).values().stream()
                 .mapToLong(answer -> answer.levels().getFirst().list().yes())
                 .sum();
@@ -66,15 +69,12 @@ public final class RegionEvaluation {
                 manifest.practices().stream().collect(Collectors.toMap(Practice::name, Function.identity()));
         return told(asked(question, PartAnswer.Wanted.LIST)
                 .groupByKey(Math.min(practices.size(), MOST_AT_ONCE))
-                .map(all -> {
-                    PracticeResult result = PracticeResult.of(practices.get(all._1()), all._2());
-                    if (result.isFaulty()) {
-                        return result;
-                    }
-                    new PracticeFiles(folder, all._1(), storage.value().value())
-                            .write(question, PartAnswer.read(result.answer()));
-                    return result.withoutList();
-                })
+                .map(all -> PracticeResult.of(
+                        practices.get(all._1()),
+                        all._2(),
+                        answer -> new PracticeFiles(
+                                        folder, all._1(), storage.value().value())
+                                .write(question, answer)))
                 .collect());
     }
 
@@ -93,7 +93,7 @@ public final class RegionEvaluation {
     private static Map<String, PartAnswer> told(List<PracticeResult> practices) throws RegionFaults {
         RegionFaults.check(practices.stream().flatMap(result -> result.faults().stream()));
         Map<String, PartAnswer> answers = new TreeMap<>();
-        practices.forEach(result -> answers.put(result.practice(), PartAnswer.read(result.answer())));
+        practices.forEach(result -> answers.put(result.practice(), PartAnswer.read(result.levels())));
         return answers;
     }
 

@@ -4,7 +4,6 @@ import dipstick.core.records.EventsFile;
 import dipstick.core.records.Field;
 import dipstick.core.records.PeopleFile;
 import dipstick.core.records.RecordFields;
-import dipstick.core.records.RowProblem;
 import dipstick.core.records.RowSink;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -87,16 +86,8 @@ final class PartFolders {
     }
 
     private static <T> RowSink<T> good(java.util.function.Consumer<T> take) {
-        return new RowSink<>() {
-            @Override
-            public void record(long line, T row) {
-                take.accept(row);
-            }
-
-            @Override
-            public void problem(RowProblem problem) {
-                throw new AssertionError(problem);
-            }
-        };
+        return RowSink.of(take, problem -> {
+            throw new AssertionError(problem);
+        });
     }
 }

@@ -34,5 +34,11 @@ export default defineConfig({
   build: { outDir: 'target/classes/static', emptyOutDir: true, chunkSizeWarningLimit: 1500 },
   server: { proxy: { '/api': 'http://localhost:8086' } },
   // The tests keep nothing between them; a document for each file takes ten times as long.
-  test: { environment: 'jsdom', isolate: false, include: ['src/**/*.test.ts'] },
+  // None of them waits for the clock: how long one may take only ends one that hangs.
+  test: {
+    environment: 'jsdom',
+    isolate: false,
+    include: ['src/**/*.test.ts'],
+    testTimeout: 60_000,
+  },
 })

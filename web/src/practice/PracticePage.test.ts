@@ -48,13 +48,17 @@ async function practice(roles: string[], loads: object[] = LOADS) {
 
 describe('the parts of the practice', () => {
   it.each([
-    [['MANAGER'], ['Levels over time', 'Workload', 'Audit log']],
-    [['COORDINATOR'], ['Levels over time', 'Workload', 'Outcomes', 'Letterhead', 'Erasures']],
+    [['MANAGER'], ['Levels over time', 'Region', 'Workload', 'Audit log']],
+    [
+      ['COORDINATOR'],
+      ['Levels over time', 'Region', 'Workload', 'Outcomes', 'Letterhead', 'Erasures'],
+    ],
     [['ADMINISTRATOR'], ['Letterhead', 'Record systems', 'Accounts', 'Audit log', 'Backup']],
     [
       ['COORDINATOR', 'ADMINISTRATOR'],
       [
         'Levels over time',
+        'Region',
         'Workload',
         'Outcomes',
         'Letterhead',

@@ -5,6 +5,7 @@ import { LetterheadPanel } from '@/exchange'
 import { RecordSystemsPanel } from '@/hooks'
 import { LevelsPanel } from '@/levels'
 import { ErasuresPanel } from '@/privacy'
+import { RegionPanel } from '@/region'
 import { OutcomesPanel, WorkloadPanel } from '@/outreach'
 import { useSession, type Role } from '@/session'
 import { BackupPanel } from '@/upkeep'
@@ -16,6 +17,7 @@ const session = useSession()
 interface Part {
   id:
     | 'levels'
+    | 'region'
     | 'workload'
     | 'outcomes'
     | 'letterhead'
@@ -30,6 +32,7 @@ interface Part {
 
 const PARTS: readonly Part[] = [
   { id: 'levels', name: 'Levels over time', roles: ['COORDINATOR', 'MANAGER'] },
+  { id: 'region', name: 'Region', roles: ['COORDINATOR', 'MANAGER'] },
   { id: 'workload', name: 'Workload', roles: ['COORDINATOR', 'MANAGER'] },
   { id: 'outcomes', name: 'Outcomes', roles: ['COORDINATOR'] },
   { id: 'letterhead', name: 'Letterhead', roles: ['COORDINATOR', 'ADMINISTRATOR'] },
@@ -63,6 +66,7 @@ const shown = computed(() => chosen.value ?? parts.value[0]?.id)
       </div>
     </div>
     <LevelsPanel v-if="shown === 'levels'" />
+    <RegionPanel v-else-if="shown === 'region'" />
     <WorkloadPanel v-else-if="shown === 'workload'" />
     <OutcomesPanel v-else-if="shown === 'outcomes'" />
     <LetterheadPanel v-else-if="shown === 'letterhead'" />

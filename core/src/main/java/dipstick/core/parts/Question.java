@@ -50,10 +50,20 @@ public record Question(
 
     /** @throws InvalidCriteria where the documents say no set that fits these fields */
     public CriteriaSet read() throws InvalidCriteria {
+        return CriteriaReader.read(sources(), dials, fields(), zone);
+    }
+
+    /** Says whether another answers the same, as {@link SentQuestion} does; not for which day. */
+    public String fingerprint() throws InvalidCriteria {
+        return SentQuestion.fingerprint(
+                sources().stream().map(CriteriaSource::json).toList(), dials);
+    }
+
+    private List<CriteriaSource> sources() throws InvalidCriteria {
         List<CriteriaSource> sources = new ArrayList<>();
         for (Document document : documents) {
             sources.add(CriteriaSource.parse(document.name(), document.text()));
         }
-        return CriteriaReader.read(sources, dials, fields(), zone);
+        return sources;
     }
 }

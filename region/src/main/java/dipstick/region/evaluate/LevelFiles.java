@@ -1,5 +1,6 @@
 package dipstick.region.evaluate;
 
+import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.export.ReadingExport;
 import dipstick.core.parts.PartAnswer;
 import dipstick.core.parts.Question;
@@ -9,15 +10,18 @@ import java.util.Map;
 import java.util.TreeMap;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The levels of practices and of all of them together, as JSON and as CSV. */
 final class LevelFiles {
+    private static final String FORMAT = "dipstick-region-levels/1";
+
     private LevelFiles() {}
 
     /** @param hideBelow the least number of people that is told; 0 where all are */
     static void write(Question question, Map<String, PartAnswer> practices, int hideBelow, OutFiles out)
-            throws IOException {
+            throws IOException, InvalidCriteria {
         ObjectNode all = node(
                 question, practices.values().stream().reduce(PartAnswer::plus).orElseThrow());
         Map<String, ObjectNode> each = new TreeMap<>();
@@ -26,7 +30,7 @@ final class LevelFiles {
             SmallNumbers.hide(hideBelow, all, List.copyOf(each.values()));
         }
         out.put("levels.csv", csv(all, each));
-        out.put("levels.json", json(all, each));
+        out.put("levels.json", json(question.fingerprint(), all, each));
     }
 
     /** As {@code evaluate} writes them, but for the members; with what only one criterion keeps off, where that was asked. */
@@ -47,15 +51,17 @@ final class LevelFiles {
         return json;
     }
 
-    private static String json(ObjectNode all, Map<String, ObjectNode> practices) {
-        ArrayNode each = all.putArray("practices");
+    private static String json(String asked, ObjectNode all, Map<String, ObjectNode> practices) {
+        ObjectNode file = JsonNodeFactory.instance.objectNode();
+        file.put("format", FORMAT).put("asked", asked).setAll(all);
+        ArrayNode each = file.putArray("practices");
         practices.forEach((name, levels) -> {
             ObjectNode one = each.addObject().put("practice", name);
             levels.without(List.of("criteria", "asOf", "zone"))
                     .properties()
                     .forEach(part -> one.set(part.getKey(), part.getValue()));
         });
-        return all.toPrettyString() + "\n";
+        return file.toPrettyString() + "\n";
     }
 
     /** A line for each level: of all together first, where no practice is named, then of each. */

@@ -1,6 +1,6 @@
 package dipstick.server.audit;
 
-import dipstick.server.web.Fingerprint;
+import dipstick.core.text.Fingerprint;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
 

@@ -163,6 +163,14 @@ public class CriteriaSets {
         return CriteriaReader.read(ofNow, settings, fields, today.zone());
     }
 
+    /** What is published of a list, which comes first, and of those sets that it names, or that only they name. */
+    public List<CriteriaSource> withNamed(SavedSet list) {
+        CriteriaSource first = new CriteriaSource(list.publishedName(), list.json());
+        List<CriteriaSource> sources = new ArrayList<>(List.of(first));
+        addNamed(first.json(), first.id(), sources, _ -> true);
+        return sources;
+    }
+
     /** A set that no person wrote holds up everybody else. */
     private static void requireReadable(JsonNode document) {
         long criteria = Stream.of("/include", "/exclude", "/shouldHave/of")

@@ -1,10 +1,10 @@
 package dipstick.server.criteria;
 
+import dipstick.core.criteria.NamedPeople;
 import dipstick.core.text.NormalText;
 import dipstick.server.records.OtherNumbers;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -18,9 +18,6 @@ import tools.jackson.databind.node.ArrayNode;
 @Component
 class NumbersOfNow {
     private static final String NUMBER = "id";
-
-    /** Tests on fields of records stand here, whose {@code id} is the record's own (criteria.md, section 3). */
-    private static final Set<String> OF_RECORDS = Set.of("where", "is");
 
     private final OtherNumbers numbers;
 
@@ -51,10 +48,7 @@ class NumbersOfNow {
 
     private static Stream<Place> places(JsonNode document) {
         Stream<Place> rosters = document.path("rosters").valueStream().flatMap(NumbersOfNow::inRoster);
-        Stream<Place> criteria = document.propertyStream()
-                .filter(part -> !part.getKey().equals("rosters"))
-                .flatMap(part -> inTests(part.getValue()));
-        return Stream.concat(rosters, criteria);
+        return Stream.concat(rosters, NamedPeople.tests(document).flatMap(NumbersOfNow::inTest));
     }
 
     private static Stream<Place> inRoster(JsonNode roster) {
@@ -71,18 +65,10 @@ class NumbersOfNow {
                         .map(row -> new Place((ArrayNode) row, place));
     }
 
-    private static Stream<Place> inTests(JsonNode part) {
-        Stream<Place> here = part.path("field").asString("").equals(NUMBER)
-                ? Stream.of(part.path("in"), part.path("notIn"))
-                        .filter(ArrayNode.class::isInstance)
-                        .map(ArrayNode.class::cast)
-                        .flatMap(values -> IntStream.range(0, values.size()).mapToObj(at -> new Place(values, at)))
-                : Stream.of();
-        Stream<Place> within = part.isArray()
-                ? part.valueStream().flatMap(NumbersOfNow::inTests)
-                : part.propertyStream()
-                        .filter(inner -> !OF_RECORDS.contains(inner.getKey()))
-                        .flatMap(inner -> inTests(inner.getValue()));
-        return Stream.concat(here, within);
+    private static Stream<Place> inTest(JsonNode test) {
+        return Stream.of(test.path("in"), test.path("notIn"))
+                .filter(ArrayNode.class::isInstance)
+                .map(ArrayNode.class::cast)
+                .flatMap(values -> IntStream.range(0, values.size()).mapToObj(at -> new Place(values, at)));
     }
 }

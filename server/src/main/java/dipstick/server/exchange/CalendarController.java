@@ -6,7 +6,7 @@ import dipstick.server.accounts.SignedOutEverywhere;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.outreach.FollowUps;
-import dipstick.server.web.Fingerprint;
+import dipstick.core.text.Fingerprint;
 import dipstick.server.web.Problems;
 import java.net.URI;
 import java.security.SecureRandom;

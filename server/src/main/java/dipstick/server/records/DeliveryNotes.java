@@ -3,7 +3,7 @@ package dipstick.server.records;
 import dipstick.core.records.PersonRecord;
 import dipstick.server.records.DeliveryMapper.Did;
 import dipstick.server.records.RecordsMapper.KnownEvent;
-import dipstick.server.web.Fingerprint;
+import dipstick.core.text.Fingerprint;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;

@@ -8,7 +8,7 @@ import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
 import dipstick.core.time.DateRange;
 import dipstick.server.records.RecordsMapper.StoredEvent;
-import dipstick.server.web.Fingerprint;
+import dipstick.core.text.Fingerprint;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;

@@ -7,7 +7,7 @@ import dipstick.server.accounts.SignedOutEverywhere;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.practice.Today;
-import dipstick.server.web.Fingerprint;
+import dipstick.core.text.Fingerprint;
 import dipstick.server.web.PlainLetters;
 import java.time.Duration;
 import java.time.Instant;

@@ -2,6 +2,7 @@ package dipstick.server.upkeep;
 
 import dipstick.server.audit.AuditFile;
 import dipstick.server.database.DatabaseKey;
+import dipstick.server.records.PlainRecords;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintStream;
@@ -45,11 +46,12 @@ public final class Commands {
      */
     public static Optional<Integer> run(List<String> arguments, PrintStream out, PrintStream wrong) {
         if (arguments.isEmpty()
-                || !List.of("backup", "restore", "export", "import", "audit").contains(arguments.getFirst())) {
+                || !List.of("backup", "restore", "export", "records", "import", "audit").contains(arguments.getFirst())) {
             return Optional.empty();
         }
         if (arguments.size() != 3) {
-            wrong.println("dipstick: say backup FILE, restore FILE, export FOLDER, import FOLDER or audit verify.");
+            wrong.println("dipstick: say backup FILE, restore FILE, export FOLDER, records FOLDER, import FOLDER or audit"
+                    + " verify.");
             return Optional.of(NOT_UNDERSTOOD);
         }
         Path data = Path.of(arguments.get(2));
@@ -88,6 +90,7 @@ public final class Commands {
             case "backup" -> backup(Path.of(what));
             case "restore" -> restore(Path.of(what));
             case "export" -> export(Path.of(what));
+            case "records" -> records(Path.of(what));
             case "import" -> bringIn(Path.of(what));
             default -> verify();
         };
@@ -124,8 +127,32 @@ public final class Commands {
         }
     }
 
-    /** Of one moment, whether it runs or not; the folder comes to be when everything is in it. */
     private int export(Path folder) throws IOException, SQLException, InterruptedException {
+        write(folder, WholeExport::write);
+        out.println(folder + ": everything, passwords' hashes too. Keep it where the records may be kept.");
+        return DONE;
+    }
+
+    private int records(Path folder) throws IOException, SQLException, InterruptedException {
+        write(folder, (database, part) -> {
+            int newest = BeforeStart.newest();
+            if (DataFolder.version(database) != newest) {
+                throw new CannotStart("The database in " + data.path() + " is of an earlier Dipstick. Start this one over it"
+                        + " first; nothing was written.");
+            }
+            PlainRecords.write(database, part);
+        });
+        out.println(folder + ": people.csv and events.csv. Keep them where the records may be kept.");
+        return DONE;
+    }
+
+    /** What is written of a database into a folder. */
+    private interface Writing {
+        void write(Connection database, Path folder) throws IOException, SQLException;
+    }
+
+    /** Of one moment, whether it runs or not; the folder comes to be when everything is in it. */
+    private void write(Path folder, Writing writing) throws IOException, SQLException, InterruptedException {
         if (Files.exists(folder)) {
             throw new CannotStart(folder + " is there already. Name another folder; nothing was written.");
         }
@@ -136,12 +163,10 @@ public final class Commands {
         try {
             writeBackup(backup);
             BackupFile.open(backup, besides, data.key(), database -> {
-                WholeExport.write(database, part);
+                writing.write(database, part);
                 return DONE;
             });
             Files.move(part, folder, StandardCopyOption.ATOMIC_MOVE);
-            out.println(folder + ": everything, passwords' hashes too. Keep it where the records may be kept.");
-            return DONE;
         } finally {
             Files.deleteIfExists(backup);
             FileSystemUtils.deleteRecursively(part);

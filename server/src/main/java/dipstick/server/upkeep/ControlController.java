@@ -3,7 +3,7 @@ package dipstick.server.upkeep;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.practice.PracticeSettings;
-import dipstick.server.web.Fingerprint;
+import dipstick.core.text.Fingerprint;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;

@@ -35,6 +35,10 @@ class AuditedActsTest {
         manager = People.signedIn("audited-maud", Role.MANAGER);
         People.bringIn(orla, "id,family_name,phone,address\nseen-1,Seenwright,01632 960001,1 Ash Row\n");
         People.publish(orla, "seen-list", set());
+        People.publish(
+                orla,
+                "seen-plain",
+                set().replace("seen-list", "seen-plain").replace("\"id\", \"startsWith\"", "\"site\", \"startsWith\""));
         People.signedIn("audited-leaver", Role.CALLER);
     }
 
@@ -73,6 +77,9 @@ class AuditedActsTest {
             case "plan" -> "{'every': 'WEEK', 'dayOfWeek': 'MONDAY', 'dayOfMonth': 1, 'at': '07:30', 'turned': {}}";
             case "person" -> "{'person': 'seen-1', 'draft': {'settings': {}, 'document': " + set() + "}}";
             case "letter" -> "{'subject': 's', 'body': 'Dear {{name}}'}";
+            case "region" ->
+                "{'format': 'dipstick-region-levels/1', 'asked': '" + "0".repeat(64)
+                        + "', 'criteria': 'seen-list', 'asOf': '2026-11-20', 'practices': [{}]}";
             case "group" -> "{'members': ['audited-orla']}";
             default -> "";
         };
@@ -94,6 +101,9 @@ class AuditedActsTest {
         "POST, /api/lists/seen-list/out, labels, '', 'LIST_EXPORTED seen-list as LABELS, 1 people'",
         "POST, /api/lists/seen-list/out, sheet, '', 'LIST_EXPORTED seen-list as CALL_SHEET, 1 people'",
         "POST, /api/lists/seen-list/desk/work, work, '', 'LIST_WORKED seen-list: NOTE, seen-1'",
+        "GET, /api/region/seen-plain/question, none, '', CRITERIA_SENT seen-plain",
+        "POST, /api/region/answers, region, '', 'REGION_ANSWER_CHANGED seen-list, as of 2026-11-20'",
+        "DELETE, /api/region/seen-list/answers/2026-11-20, none, '', 'REGION_ANSWER_CHANGED seen-list, as of 2026-11-20, removed'",
         "POST, /api/lists/seen-list/readings, none, '', READING_TAKEN seen-list",
         "PUT, /api/lists/seen-list/desk/manner, manner, \"\"\"0\"\"\", 'LIST_CHANGED seen-list, how it is worked'",
         "PUT, /api/lists/seen-list/reading-plan, plan, \"\"\"0\"\"\", 'LIST_CHANGED seen-list, how it is read'",

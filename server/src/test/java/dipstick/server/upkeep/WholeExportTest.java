@@ -2,6 +2,13 @@ package dipstick.server.upkeep;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dipstick.core.records.EventRecord;
+import dipstick.core.records.EventsFile;
+import dipstick.core.records.FieldValue;
+import dipstick.core.records.PeopleFile;
+import dipstick.core.records.PersonRecord;
+import dipstick.core.records.RowSink;
+import dipstick.core.time.DateRange;
 import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Visitor;
@@ -11,6 +18,7 @@ import dipstick.server.database.DatabaseKey;
 import dipstick.server.outreach.Desks;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -19,6 +27,7 @@ import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.Statement;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -186,5 +195,50 @@ class WholeExportTest {
         assertThat(said()).contains("another Dipstick (version 999");
         assertThat(command("import", "nowhere", "fresh")).isEqualTo(1);
         assertThat(said()).contains("no folder that “dipstick export” wrote");
+    }
+
+    @Test
+    void the_records_alone_are_written_as_plain_files_that_say_the_same() throws Exception {
+        RunningServer server = over("practice");
+        fill(server);
+        assertThat(command("records", "plain", "practice")).as(said()).isZero();
+        assertThat(said()).contains("people.csv and events.csv");
+        assertThat(command("records", "plain", "practice")).isEqualTo(1);
+        server.stop();
+        assertThat(leftovers("plain")).containsExactlyInAnyOrder("people.csv", "events.csv");
+
+        List<PersonRecord> people = new ArrayList<>();
+        List<EventRecord> events = new ArrayList<>();
+        try (InputStream in = Files.newInputStream(folder.resolve("plain/people.csv"))) {
+            PeopleFile.open(in, ZoneOffset.UTC).forEach(RowSink.of(people::add, WholeExportTest::unexpected));
+        }
+        try (InputStream in = Files.newInputStream(folder.resolve("plain/events.csv"))) {
+            EventsFile.open(in, ZoneOffset.UTC).forEach(RowSink.of(events::add, WholeExportTest::unexpected));
+        }
+        assertThat(people).extracting(PersonRecord::id).containsExactly("p1", "p2");
+        assertThat(people.getFirst().values())
+                .containsEntry("family_name", new FieldValue.OfText(ODD.replace("\"\"", "\"").strip()))
+                .containsEntry("do_not_contact", new FieldValue.OfFlag(true))
+                .containsEntry("height", new FieldValue.OfNumber(0.1))
+                .containsEntry(
+                        "birth_date",
+                        new FieldValue.OfDate(
+                                DateRange.between(LocalDate.of(1950, 2, 1), LocalDate.of(1950, 2, 28))));
+        assertThat(events).extracting(EventRecord::personId).containsExactlyInAnyOrder("p1", "p9");
+        assertThat(events)
+                .filteredOn(event -> event.personId().equals("p1"))
+                .allSatisfy(event -> assertThat(event.values())
+                        .containsEntry("value", new FieldValue.OfNumber(4.125))
+                        .containsEntry(
+                                "on",
+                                new FieldValue.OfDate(
+                                        DateRange.between(LocalDate.of(2020, 1, 1), LocalDate.of(2020, 12, 31)))));
+
+        assertThat(command("records", "none", "nowhere")).isEqualTo(1);
+        assertThat(said()).contains("There is no database");
+    }
+
+    private static void unexpected(Object problem) {
+        throw new AssertionError(problem);
     }
 }

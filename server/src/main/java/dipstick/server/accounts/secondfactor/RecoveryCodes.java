@@ -1,6 +1,6 @@
 package dipstick.server.accounts.secondfactor;
 
-import dipstick.server.web.Fingerprint;
+import dipstick.core.text.Fingerprint;
 import dipstick.server.web.PlainLetters;
 import java.util.List;
 import java.util.Locale;

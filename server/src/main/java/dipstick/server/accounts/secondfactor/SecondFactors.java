@@ -10,7 +10,7 @@ import dev.samstevens.totp.secret.DefaultSecretGenerator;
 import dev.samstevens.totp.util.Utils;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.practice.Today;
-import dipstick.server.web.Fingerprint;
+import dipstick.core.text.Fingerprint;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;

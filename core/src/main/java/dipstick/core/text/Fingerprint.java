@@ -1,4 +1,4 @@
-package dipstick.server.web;
+package dipstick.core.text;
 
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;

@@ -1,0 +1,1 @@
+export { default as RegionPanel } from './RegionPanel.vue'

@@ -5,7 +5,8 @@ import { dayWords, timeWords } from '@/days'
 import { useSession } from '@/session'
 import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import Button from 'primevue/button'
+import { computed, ref, useTemplateRef } from 'vue'
 import { quarterWords, shareWords } from './beside'
 import RegionBar from './RegionBar.vue'
 
@@ -40,9 +41,11 @@ function saveQuestion(list: ListInRegion) {
   })
 }
 
+const picker = useTemplateRef('picker')
+
 async function bringIn(event: Event) {
-  const picker = event.target as HTMLInputElement
-  const file = picker.files?.[0]
+  const chosen = event.target as HTMLInputElement
+  const file = chosen.files?.[0]
   if (!file) {
     return
   }
@@ -56,7 +59,7 @@ async function bringIn(event: Event) {
     await queries.invalidateQueries({ queryKey: ['region'] })
     return `What ${count(brought.practices)} practices say of “${brought.name}” as of ${dayWords(brought.asOf)} is kept.`
   })
-  picker.value = ''
+  chosen.value = ''
 }
 
 async function letGo(list: ListInRegion, asOf: string) {
@@ -73,14 +76,21 @@ async function letGo(list: ListInRegion, asOf: string) {
 
 <template>
   <section aria-label="Region">
-    <p v-if="asks" class="how">
-      Save the question of a list and send it to the region’s team; it holds the criteria and the
-      dials, and names nobody. What comes back is a file, <code>levels.json</code>:
-      <label>
-        bring it in
-        <input type="file" accept=".json,application/json" @change="bringIn" />
-      </label>
-    </p>
+    <div v-if="asks" class="how">
+      <p>
+        Save the question of a list and send it to the region’s team; it holds the criteria and the
+        dials, and names nobody. What comes back is a file, <code>levels.json</code>.
+      </p>
+      <Button label="Bring in an answer…" severity="secondary" @click="picker?.click()" />
+      <input
+        ref="picker"
+        type="file"
+        hidden
+        aria-label="The region’s levels.json"
+        accept=".json,application/json"
+        @change="bringIn"
+      />
+    </div>
     <p v-if="error || failed" class="notice" role="alert">{{ failed || sentenceOf(error) }}</p>
     <p v-if="done" class="notice calm" role="status">{{ done }}</p>
     <p v-if="!lists && !error" class="quiet">The lists are being read.</p>
@@ -139,7 +149,16 @@ async function letGo(list: ListInRegion, asOf: string) {
 
 <style scoped>
 .how {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 14px;
+  margin-bottom: 12px;
+}
+
+.how p {
   max-width: 78ch;
+  margin: 0;
 }
 
 .ledger {

@@ -49,7 +49,7 @@ public final class Cluster {
                 .setIfMissing("spark.ui.enabled", "false")
                 // Records and lists are for nobody else to read.
                 .setIfMissing("spark.hadoop.fs.permissions.umask-mode", "077")
-                .set("spark.executor.extraJavaOptions", JVM)
+                .set("spark.executor.defaultJavaOptions", JVM)
                 .set("spark.sql.session.timeZone", "UTC");
         if (!master.startsWith("local")) {
             settings.set("spark.jars", String.join(",", ours()));

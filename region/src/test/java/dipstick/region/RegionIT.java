@@ -2,14 +2,18 @@ package dipstick.region;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dipstick.core.parts.SentQuestion;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
@@ -19,6 +23,7 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The commands over a cluster of two workers: the same answers as {@code evaluate}, and what goes wrong. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
@@ -138,11 +143,19 @@ class RegionIT {
         assertThat(ask("levels", asked, records, out, "--master", HERE)).isEqualTo(2);
         assertThat(said.toString()).contains("it is there already").contains("--again");
         assertThat(Files.readString(out.resolve("levels.json"))).isEqualTo(before);
-        assertThat(ask("ribbon", asked, records, out, "--again", "--master", HERE))
+        assertThat(ask("ribbon", asked, records, out, "--again", "--hide-below", "40", "--master", HERE))
                 .as(said.toString())
                 .isZero();
         assertThat(out.resolve("levels.json")).doesNotExist();
-        assertThat(Files.readAllLines(out.resolve("ribbon.csv"))).hasSize(1 + 25 * 4);
+        List<String> ribbon = Files.readAllLines(out.resolve("ribbon.csv"));
+        assertThat(ribbon).hasSize(1 + 25 * 4);
+        assertThat(ribbon.stream()
+                        .skip(1)
+                        .flatMap(line -> Stream.of(line.split(",")).skip(2))
+                        .filter(number -> !number.isEmpty())
+                        .mapToInt(Integer::parseInt))
+                .isNotEmpty()
+                .allMatch(number -> number == 0 || number >= 40);
         assertThat(leftBehind()).isEmpty();
     }
 
@@ -205,19 +218,23 @@ class RegionIT {
                 .contains("Converted 2 practices, 3 people and 3 events.")
                 .contains("Passed over 1 events of people who are in no file.");
 
-        Path set = Files.writeString(folder.resolve("visited.json"), """
+        SentQuestion visited = new SentQuestion(
+                List.of(JsonMapper.shared().readTree("""
                 {"format": "dipstick-criteria/1", "id": "visited", "name": "Visited", "include": [{"id": "v", "test":
                   {"events": {"kinds": ["visit"], "window": {"dates": ["2026-05-01", "2026-05-31"]}}}}]}
-                """);
+                """)), Map.of(), ZoneId.of("Europe/Lisbon"), LocalDate.of(2026, 11, 23));
+        Path question = Files.writeString(folder.resolve("visited.question.json"), visited.text());
         Path out = folder.resolve("visited");
-        List<String> evaluate = List.of(
-                "evaluate", "--records", whose.toString(), "--criteria", set.toString(), "--as-of", "2026-11-23");
+        List<String> evaluate =
+                List.of("evaluate", "--records", whose.toString(), "--question", question.toString());
         assertThat(run(with(evaluate, "--out", out.toString(), "--master", HERE)))
                 .as(said.toString())
                 .isZero();
         assertThat(list(out, "Fen%20End")).isEqualTo("person_id,state,due_on,band\n1,on,,\n");
         assertThat(list(out, "%3DMill")).isEqualTo("person_id,state,due_on,band\n2,check,,\n");
         assertThat(Files.readString(out.resolve("levels.csv"))).contains("\n'=Mill,list,,0,1,,\n");
+        assertThat(Files.readString(out.resolve("levels.json")))
+                .contains("\"asked\" : \"" + visited.fingerprint() + "\"", "\"asOf\" : \"2026-11-23\"");
 
         Files.writeString(people, "id,practice\n1,Fen End\n");
         Path others = Files.writeString(folder.resolve("others.csv"), "id,practice\n1,Mill\n");

@@ -17,6 +17,9 @@ import java.util.stream.Stream;
 final class StandaloneCluster implements AutoCloseable {
     private static final int WAITED_S = 60;
 
+    /** What is as short as a test is over before it would be compiled a second time. */
+    private static final List<String> SHORT_LIVED = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
+
     private final Path home;
     private final int port;
     private final List<Process> processes = new ArrayList<>();
@@ -40,6 +43,7 @@ final class StandaloneCluster implements AutoCloseable {
                 Files.createSymbolicLink(jars.resolve(jar.getFileName()), jar);
             }
         }
+        System.setProperty("spark.executor.extraJavaOptions", String.join(" ", SHORT_LIVED));
         int port = freePort();
         StandaloneCluster cluster = new StandaloneCluster(home, port);
         cluster.run("master", "org.apache.spark.deploy.master.Master", "--webui-port", "0", "--port", "" + port);
@@ -87,6 +91,7 @@ final class StandaloneCluster implements AutoCloseable {
                 main,
                 "--host",
                 "127.0.0.1"));
+        command.addAll(1, SHORT_LIVED);
         command.addAll(List.of(arguments));
         ProcessBuilder process = new ProcessBuilder(command)
                 .redirectErrorStream(true)

@@ -30,8 +30,7 @@ public final class NamedPeople {
     }
 
     private static Stream<JsonNode> within(JsonNode part) {
-        Stream<JsonNode> here =
-                part.path("field").asString("").equals(NUMBER) ? Stream.of(part) : Stream.of();
+        Stream<JsonNode> here = part.path("field").asString("").equals(NUMBER) ? Stream.of(part) : Stream.of();
         Stream<JsonNode> inner = part.isArray()
                 ? part.valueStream().flatMap(NamedPeople::within)
                 : part.propertyStream()

@@ -9,6 +9,7 @@ import dipstick.core.export.ListRow;
 import dipstick.core.population.Population;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -83,6 +84,11 @@ public record PartAnswer(
                 Stream.concat(list.stream(), other.list.stream())
                         .sorted(ListRow.BY_PERSON)
                         .toList());
+    }
+
+    /** Of at least one. */
+    public static PartAnswer all(Collection<PartAnswer> answers) {
+        return answers.stream().reduce(PartAnswer::plus).orElseThrow();
     }
 
     public PartAnswer withoutList() {

@@ -43,7 +43,9 @@ public record SentQuestion(List<JsonNode> documents, Map<String, String> dials, 
             throw new InvalidQuestion("its “documents” should be one criteria set to " + MOST_DOCUMENTS + ".");
         }
         Map<String, String> dials = new TreeMap<>();
-        json.path("dials").properties().forEach(dial -> dials.put(dial.getKey(), dial.getValue().asString("")));
+        json.path("dials")
+                .properties()
+                .forEach(dial -> dials.put(dial.getKey(), dial.getValue().asString("")));
         try {
             return new SentQuestion(
                     documents.valueStream().toList(),
@@ -87,8 +89,10 @@ public record SentQuestion(List<JsonNode> documents, Map<String, String> dials, 
     static String fingerprint(List<JsonNode> documents, Map<String, String> dials) {
         ArrayNode asked = JSON.arrayNode();
         new TreeMap<>(dials).forEach(asked.addObject()::put);
-        Stream<String> named = documents.stream().skip(1).map(JsonNode::toString).sorted();
-        Stream.concat(documents.stream().limit(1).map(JsonNode::toString), named).forEach(asked::add);
+        Stream<String> named =
+                documents.stream().skip(1).map(JsonNode::toString).sorted();
+        Stream.concat(documents.stream().limit(1).map(JsonNode::toString), named)
+                .forEach(asked::add);
         return Fingerprint.of(asked.toString());
     }
 }

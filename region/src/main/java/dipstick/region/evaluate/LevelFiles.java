@@ -22,28 +22,26 @@ final class LevelFiles {
     /** @param hideBelow the least number of people that is told; 0 where all are */
     static void write(Question question, Map<String, PartAnswer> practices, int hideBelow, OutFiles out)
             throws IOException, InvalidCriteria {
-        ObjectNode all = node(
-                question, practices.values().stream().reduce(PartAnswer::plus).orElseThrow());
+        ObjectNode all = node(question, PartAnswer.all(practices.values()), 0);
         Map<String, ObjectNode> each = new TreeMap<>();
-        practices.forEach((name, answer) -> each.put(name, node(question, answer)));
-        if (hideBelow > 0) {
-            SmallNumbers.hide(hideBelow, all, List.copyOf(each.values()));
-        }
+        practices.forEach((name, answer) -> each.put(name, node(question, answer, 0)));
+        SmallNumbers.hide(hideBelow, all, List.copyOf(each.values()));
         out.put("levels.csv", csv(all, each));
         out.put("levels.json", json(question.fingerprint(), all, each));
     }
 
     /** As {@code evaluate} writes them, but for the members; with what only one criterion keeps off, where that was asked. */
     static String json(Question question, PartAnswer answer) {
-        return node(question, answer).toPrettyString() + "\n";
+        return node(question, answer, 0).toPrettyString() + "\n";
     }
 
-    private static ObjectNode node(Question question, PartAnswer answer) {
+    /** @param day the place of the day that is asked */
+    static ObjectNode node(Question question, PartAnswer answer, int day) {
         ObjectNode json = ReadingExport.levels(
                 answer.criteria(),
-                question.asOf().getFirst(),
+                question.asOf().get(day),
                 question.zone(),
-                answer.levels().getFirst());
+                answer.levels().get(day));
         if (!answer.keptOffOnly().isEmpty()) {
             ObjectNode only = json.putObject("keptOffOnlyBy");
             answer.keptOffOnly().forEach(only::put);
@@ -92,7 +90,7 @@ final class LevelFiles {
     }
 
     /** Empty where there is none, or it is hidden. */
-    private static String number(JsonNode number) {
+    static String number(JsonNode number) {
         return number.isInt() ? String.valueOf(number.asInt()) : "";
     }
 }

@@ -30,10 +30,8 @@ record PracticeResult(String practice, byte[] levels, List<String> faults) imple
         if (!faults.isEmpty()) {
             return new PracticeResult(practice.name(), new byte[0], faults);
         }
-        PartAnswer answer = all.stream()
-                .map(part -> PartAnswer.read(part.answer()))
-                .reduce(PartAnswer::plus)
-                .orElseThrow();
+        PartAnswer answer = PartAnswer.all(
+                all.stream().map(part -> PartAnswer.read(part.answer())).toList());
         whole.take(answer);
         return new PracticeResult(practice.name(), answer.withoutList().written(), List.of());
     }

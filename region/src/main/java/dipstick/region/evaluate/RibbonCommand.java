@@ -24,6 +24,9 @@ public final class RibbonCommand implements Callable<Integer> {
     @Mixin
     private final Asking asking = new Asking();
 
+    @Mixin
+    private final Hiding hiding = new Hiding();
+
     public RibbonCommand(PrintWriter err) {
         this.err = err;
     }
@@ -33,7 +36,7 @@ public final class RibbonCommand implements Callable<Integer> {
         return asking.ask(
                 "ribbon",
                 RibbonCommand::months,
-                (region, question, out) -> RibbonFiles.write(question, region.levels(question), out),
+                (region, question, out) -> RibbonFiles.write(question, region.levels(question), hiding.below(), out),
                 err);
     }
 

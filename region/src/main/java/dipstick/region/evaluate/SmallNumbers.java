@@ -1,11 +1,14 @@
 package dipstick.region.evaluate;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import tools.jackson.core.JsonPointer;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -33,11 +36,14 @@ final class SmallNumbers {
     /**
      * Puts null in the place of what is hidden.
      *
-     * @param below the least number that is told; nobody is told, too
+     * @param below the least number that is told; nobody is told, too; 0 where all are
      * @param all the levels of all practices together
      * @param practices those of each, by the same criteria
      */
     static void hide(int below, ObjectNode all, List<ObjectNode> practices) {
+        if (below == 0) {
+            return;
+        }
         List<ObjectNode> nodes = new ArrayList<>(practices);
         nodes.add(all);
         SmallNumbers small = new SmallNumbers(below, nodes);
@@ -73,31 +79,43 @@ final class SmallNumbers {
         numbers.stream().filter(at -> isSmall(number(node, at))).forEach(hidden.get(node)::add);
     }
 
-    /** From one level to the next so few may fall away that their number is told by the two of them. */
+    /**
+     * From one level to the next so few may fall away that their number is told by the two of them. Of these the later one
+     * stays, so that who is eligible is told wherever it can be.
+     */
     private void hideSteps(int node) {
-        int before = number(node, PEOPLE);
-        int levels = nodes.get(node).path("levels").size();
-        boolean lastIsHidden = hidden.get(node).contains(ELIGIBLE);
-        for (int level = 0; level < levels; level++) {
-            JsonPointer remaining = JsonPointer.compile("/levels/" + level + "/remaining/yes");
-            if (!nodes.get(node).at(remaining).isMissingNode()) {
-                int left = number(node, remaining);
-                lastIsHidden = isSmall(left) || isSmall(before - left);
-                if (lastIsHidden) {
-                    hidden.get(node).add(remaining);
-                    hidden.get(node).add(JsonPointer.compile("/levels/" + level + "/alone/yes"));
-                } else {
-                    before = left;
-                }
+        Deque<JsonPointer> shown = new ArrayDeque<>();
+        for (JsonPointer level : levels(node).reversed()) {
+            int left = number(node, level);
+            if (isSmall(left) || (!shown.isEmpty() && isSmall(left - number(node, shown.peek())))) {
+                hideLevel(node, level);
+            } else {
+                shown.push(level);
             }
         }
-        if (lastIsHidden) {
-            hidden.get(node).add(ELIGIBLE);
+        while (!shown.isEmpty() && isSmall(number(node, PEOPLE) - number(node, shown.peek()))) {
+            hideLevel(node, shown.pop());
         }
         // Whoever is eligible either has it or is on the list.
         if (hidden.get(node).contains(HAS) || hidden.get(node).contains(LIST)) {
             hidden.get(node).add(HAS);
             hidden.get(node).add(LIST);
+        }
+    }
+
+    /** Who remains at each level that has it. */
+    private List<JsonPointer> levels(int node) {
+        return IntStream.range(0, nodes.get(node).path("levels").size())
+                .mapToObj(level -> JsonPointer.compile("/levels/" + level + "/remaining/yes"))
+                .filter(at -> !nodes.get(node).at(at).isMissingNode())
+                .toList();
+    }
+
+    private void hideLevel(int node, JsonPointer remaining) {
+        hidden.get(node).add(remaining);
+        hidden.get(node).add(remaining.head().head().appendProperty("alone").appendProperty("yes"));
+        if (remaining.equals(levels(node).getLast())) {
+            hidden.get(node).add(ELIGIBLE);
         }
     }
 

@@ -61,8 +61,7 @@ final class WhatIsAsked {
     /** What was read of it. */
     record Read(List<Question.Document> documents, Map<String, String> dials, ZoneId zone, LocalDate asOf) {
         Question of(Manifest manifest, List<LocalDate> days) {
-            return new Question(
-                    documents, dials, zone, days, manifest.customOfPeople(), manifest.customOfEvents());
+            return new Question(documents, dials, zone, days, manifest.customOfPeople(), manifest.customOfEvents());
         }
     }
 
@@ -74,8 +73,7 @@ final class WhatIsAsked {
                 zone.or(() -> sent.map(question -> question.zone().getId())),
                 dials);
         problems.addAll(settings.problems());
-        Map<String, String> turned =
-                new HashMap<>(sent.map(SentQuestion::dials).orElse(Map.of()));
+        Map<String, String> turned = new HashMap<>(sent.map(SentQuestion::dials).orElse(Map.of()));
         turned.putAll(settings.dials());
         List<Question.Document> documents = sent.map(this::documents).orElseGet(() -> documents(problems));
         return new Read(documents, turned, settings.zone(), settings.asOf());

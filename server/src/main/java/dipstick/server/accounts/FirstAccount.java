@@ -1,7 +1,7 @@
 package dipstick.server.accounts;
 
-import dipstick.server.practice.PracticeSettings;
 import dipstick.core.text.Fingerprint;
+import dipstick.server.practice.PracticeSettings;
 import dipstick.server.web.PlainLetters;
 import java.util.Optional;
 import java.util.Set;

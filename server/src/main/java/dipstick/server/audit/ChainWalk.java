@@ -1,7 +1,7 @@
 package dipstick.server.audit;
 
-import dipstick.server.audit.AuditMapper.Link;
 import dipstick.core.text.Fingerprint;
+import dipstick.server.audit.AuditMapper.Link;
 import java.util.Optional;
 
 /** Walks the chain of the log from its beginning, entry after entry, until one is not as it was written. */

@@ -1,12 +1,12 @@
 package dipstick.server.exchange;
 
+import dipstick.core.text.Fingerprint;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.accounts.SignedOutEverywhere;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.outreach.FollowUps;
-import dipstick.core.text.Fingerprint;
 import dipstick.server.web.Problems;
 import java.net.URI;
 import java.security.SecureRandom;

@@ -1,7 +1,7 @@
 package dipstick.server.personal;
 
-import dipstick.server.practice.Today;
 import dipstick.core.text.Fingerprint;
+import dipstick.server.practice.Today;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;

@@ -1,9 +1,9 @@
 package dipstick.server.records;
 
 import dipstick.core.records.PersonRecord;
+import dipstick.core.text.Fingerprint;
 import dipstick.server.records.DeliveryMapper.Did;
 import dipstick.server.records.RecordsMapper.KnownEvent;
-import dipstick.core.text.Fingerprint;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;

@@ -9,8 +9,7 @@ import tools.jackson.databind.JsonNode;
  *
  * @param people in the population
  */
-record Counts(
-        Optional<Integer> people, Optional<Integer> eligible, Optional<Integer> has, Optional<Integer> onList) {
+record Counts(Optional<Integer> people, Optional<Integer> eligible, Optional<Integer> has, Optional<Integer> onList) {
     /** As the levels of a region say them. */
     static Counts of(JsonNode levels) {
         return new Counts(

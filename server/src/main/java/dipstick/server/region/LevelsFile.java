@@ -43,8 +43,7 @@ record LevelsFile(String setId, LocalDate asOf, String asked, RegionAnswer.Told 
                 day(json.path("asOf").asString("")),
                 asked,
                 new RegionAnswer.Told(
-                        Counts.of(json),
-                        practices.valueStream().map(Counts::of).toList()));
+                        Counts.of(json), practices.valueStream().map(Counts::of).toList()));
     }
 
     private static JsonNode json(String text) {

@@ -11,8 +11,7 @@ import tools.jackson.databind.json.JsonMapper;
  *
  * @param asked which question it answers
  */
-record RegionAnswer(
-        String setId, LocalDate asOf, String asked, Told told, Instant broughtInAt, String broughtInBy) {
+record RegionAnswer(String setId, LocalDate asOf, String asked, Told told, Instant broughtInAt, String broughtInBy) {
     private static final JsonMapper JSON = JsonMapper.shared();
 
     /**
@@ -33,8 +32,7 @@ record RegionAnswer(
     }
 
     /** As it is kept. */
-    record Row(
-            String setId, LocalDate asOf, String asked, String counts, Instant broughtInAt, String broughtInBy) {
+    record Row(String setId, LocalDate asOf, String asked, String counts, Instant broughtInAt, String broughtInBy) {
         RegionAnswer answer() {
             try {
                 return new RegionAnswer(

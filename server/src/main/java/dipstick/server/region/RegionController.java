@@ -164,7 +164,8 @@ class RegionController {
                             + " means nobody elsewhere, and must not leave the house; so there is no question to send.");
         }
         audit.record(Act.CRITERIA_SENT, set);
-        return Download.of("application/json", set + ".question.json", question(list).text());
+        return Download.of(
+                "application/json", set + ".question.json", question(list).text());
     }
 
     /** Takes what the region answered: its levels.json. */
@@ -173,8 +174,8 @@ class RegionController {
     BroughtIn bringIn(@RequestBody String text, Principal who) {
         LevelsFile file = LevelsFile.parse(text);
         SavedSet list = sets.inForce().stream()
-                .filter(set -> set.id().equals(file.setId())
-                        && sharing.here(set.id()).includes(Right.VIEW))
+                .filter(set ->
+                        set.id().equals(file.setId()) && sharing.here(set.id()).includes(Right.VIEW))
                 .findFirst()
                 .orElseThrow(() -> Problems.refused(
                         HttpStatus.NOT_FOUND,

@@ -1,5 +1,6 @@
 package dipstick.server.tokens;
 
+import dipstick.core.text.Fingerprint;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.accounts.Doors;
@@ -7,7 +8,6 @@ import dipstick.server.accounts.SignedOutEverywhere;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.practice.Today;
-import dipstick.core.text.Fingerprint;
 import dipstick.server.web.PlainLetters;
 import java.time.Duration;
 import java.time.Instant;

@@ -46,12 +46,14 @@ public final class Commands {
      */
     public static Optional<Integer> run(List<String> arguments, PrintStream out, PrintStream wrong) {
         if (arguments.isEmpty()
-                || !List.of("backup", "restore", "export", "records", "import", "audit").contains(arguments.getFirst())) {
+                || !List.of("backup", "restore", "export", "records", "import", "audit")
+                        .contains(arguments.getFirst())) {
             return Optional.empty();
         }
         if (arguments.size() != 3) {
-            wrong.println("dipstick: say backup FILE, restore FILE, export FOLDER, records FOLDER, import FOLDER or audit"
-                    + " verify.");
+            wrong.println(
+                    "dipstick: say backup FILE, restore FILE, export FOLDER, records FOLDER, import FOLDER or audit"
+                            + " verify.");
             return Optional.of(NOT_UNDERSTOOD);
         }
         Path data = Path.of(arguments.get(2));
@@ -137,8 +139,8 @@ public final class Commands {
         write(folder, (database, part) -> {
             int newest = BeforeStart.newest();
             if (DataFolder.version(database) != newest) {
-                throw new CannotStart("The database in " + data.path() + " is of an earlier Dipstick. Start this one over it"
-                        + " first; nothing was written.");
+                throw new CannotStart("The database in " + data.path()
+                        + " is of an earlier Dipstick. Start this one over it" + " first; nothing was written.");
             }
             PlainRecords.write(database, part);
         });

@@ -1,9 +1,9 @@
 package dipstick.server.upkeep;
 
+import dipstick.core.text.Fingerprint;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.practice.PracticeSettings;
-import dipstick.core.text.Fingerprint;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;

@@ -217,13 +217,14 @@ class WholeExportTest {
         }
         assertThat(people).extracting(PersonRecord::id).containsExactly("p1", "p2");
         assertThat(people.getFirst().values())
-                .containsEntry("family_name", new FieldValue.OfText(ODD.replace("\"\"", "\"").strip()))
+                .containsEntry(
+                        "family_name",
+                        new FieldValue.OfText(ODD.replace("\"\"", "\"").strip()))
                 .containsEntry("do_not_contact", new FieldValue.OfFlag(true))
                 .containsEntry("height", new FieldValue.OfNumber(0.1))
                 .containsEntry(
                         "birth_date",
-                        new FieldValue.OfDate(
-                                DateRange.between(LocalDate.of(1950, 2, 1), LocalDate.of(1950, 2, 28))));
+                        new FieldValue.OfDate(DateRange.between(LocalDate.of(1950, 2, 1), LocalDate.of(1950, 2, 28))));
         assertThat(events).extracting(EventRecord::personId).containsExactlyInAnyOrder("p1", "p9");
         assertThat(events)
                 .filteredOn(event -> event.personId().equals("p1"))

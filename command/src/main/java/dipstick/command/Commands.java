@@ -45,7 +45,7 @@ public final class Commands {
     }
 
     /** Writes a text to a file, or prints it where none is named; the exit status. */
-    static int answer(Optional<Path> file, String text, PrintWriter out, PrintWriter err) {
+    public static int answer(Optional<Path> file, String text, PrintWriter out, PrintWriter err) {
         if (file.isPresent()) {
             return write(file.get(), text, err) ? RAN : BAD_INPUT;
         }

@@ -4,6 +4,8 @@ import dipstick.region.convert.ConvertCommand;
 import dipstick.region.evaluate.EvaluateCommand;
 import dipstick.region.evaluate.LevelsCommand;
 import dipstick.region.evaluate.RibbonCommand;
+import dipstick.region.keys.KeysCommand;
+import dipstick.region.keys.OpenCommand;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import picocli.CommandLine;
@@ -33,6 +35,8 @@ public final class RegionCommands {
                 .addSubcommand(new EvaluateCommand(err))
                 .addSubcommand(new LevelsCommand(err))
                 .addSubcommand(new RibbonCommand(err))
+                .addSubcommand(new KeysCommand(out, err))
+                .addSubcommand(new OpenCommand(out, err))
                 .setOut(out)
                 .setErr(err)
                 .setExecutionExceptionHandler((failure, _, _) -> {

@@ -222,11 +222,13 @@ class RegionIT {
                 List.of(JsonMapper.shared().readTree("""
                 {"format": "dipstick-criteria/1", "id": "visited", "name": "Visited", "include": [{"id": "v", "test":
                   {"events": {"kinds": ["visit"], "window": {"dates": ["2026-05-01", "2026-05-31"]}}}}]}
-                """)), Map.of(), ZoneId.of("Europe/Lisbon"), LocalDate.of(2026, 11, 23));
+                """)),
+                Map.of(),
+                ZoneId.of("Europe/Lisbon"),
+                LocalDate.of(2026, 11, 23));
         Path question = Files.writeString(folder.resolve("visited.question.json"), visited.text());
         Path out = folder.resolve("visited");
-        List<String> evaluate =
-                List.of("evaluate", "--records", whose.toString(), "--question", question.toString());
+        List<String> evaluate = List.of("evaluate", "--records", whose.toString(), "--question", question.toString());
         assertThat(run(with(evaluate, "--out", out.toString(), "--master", HERE)))
                 .as(said.toString())
                 .isZero();
@@ -253,6 +255,50 @@ class RegionIT {
 
     private static String[] with(List<String> arguments, String... more) {
         return Stream.concat(arguments.stream(), Stream.of(more)).toArray(String[]::new);
+    }
+
+    @Test
+    @Order(6)
+    void who_is_on_a_list_is_read_with_the_key_of_its_practice_alone() throws Exception {
+        Path whose = folder.resolve("whose");
+        Path keys = folder.resolve("keys");
+        Path out = folder.resolve("locked");
+        List<String> evaluate = List.of(
+                "evaluate",
+                "--records",
+                whose.toString(),
+                "--question",
+                folder.resolve("visited.question.json").toString(),
+                "--keys",
+                keys.toString(),
+                "--out",
+                out.toString(),
+                "--master",
+                HERE);
+        assertThat(run(evaluate.toArray(String[]::new))).isEqualTo(2);
+        assertThat(said.toString()).contains("there is no such key");
+        assertThat(out).doesNotExist();
+
+        assertThat(here("keys", "--records", whose.toString(), "--keys", keys.toString()))
+                .isEqualTo("Made 2 keys; 0 were there.\n");
+        assertThat(here("keys", "--records", whose.toString(), "--keys", keys.toString()))
+                .isEqualTo("Made 0 keys; 2 were there.\n");
+        assertThat(run(evaluate.toArray(String[]::new))).as(said.toString()).isZero();
+        Path practice = out.resolve("practices/Fen%20End");
+        assertThat(practice.resolve("list.csv")).doesNotExist();
+        String list = practice.resolve("list.parquet").toString();
+        String own = keys.resolve("Fen%20End.key").toString();
+        String other = keys.resolve("%3DMill.key").toString();
+        assertThat(here("open", "--list", list, "--key", own)).isEqualTo("person_id,state,due_on,band\n1,on,,\n");
+        assertThat(here("open", "--list", list, "--key", other)).contains("this key does not open it");
+    }
+
+    /** What a command says that needs no cluster. */
+    private static String here(String... arguments) {
+        StringWriter words = new StringWriter();
+        PrintWriter out = new PrintWriter(words, true);
+        RegionCommands.run(out, out, arguments);
+        return words.toString();
     }
 
     /** Last: the cluster has one worker afterwards. */

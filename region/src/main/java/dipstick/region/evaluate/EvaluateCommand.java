@@ -1,6 +1,7 @@
 package dipstick.region.evaluate;
 
 import dipstick.core.parts.PartAnswer;
+import dipstick.region.keys.PracticeKeys;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.util.List;
@@ -8,6 +9,7 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
 
 /** {@code ./dipstick region evaluate}: the list of each practice, and the levels. */
 @Command(
@@ -20,6 +22,13 @@ public final class EvaluateCommand implements Callable<Integer> {
 
     @Mixin
     private final Asking asking = new Asking();
+
+    @Option(
+            names = "--keys",
+            paramLabel = "FOLDER",
+            description =
+                    "The practices' keys, as region keys makes them: who is on a list is read with its own alone.")
+    private String keys = "";
 
     @Mixin
     private final Hiding hiding = new Hiding();
@@ -34,7 +43,7 @@ public final class EvaluateCommand implements Callable<Integer> {
                 "evaluate",
                 List::of,
                 (region, question, out) -> {
-                    Map<String, PartAnswer> practices = region.lists(question, out.folder());
+                    Map<String, PartAnswer> practices = region.lists(question, out.folder(), PracticeKeys.in(keys));
                     LevelFiles.write(question, practices, hiding.below(), out);
                 },
                 err);

@@ -7,8 +7,7 @@ final class Hiding {
     @Option(
             names = "--hide-below",
             paramLabel = "N",
-            description =
-                    "Hides numbers of 1 to N-1 people, and those by which they could be worked out.")
+            description = "Hides numbers of 1 to N-1 people, and those by which they could be worked out.")
     private int below;
 
     /** The least number of people that is told; 0 where all are. */

@@ -3,11 +3,13 @@ package dipstick.region.evaluate;
 import dipstick.region.records.RowWriter;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 import java.util.UUID;
 import org.apache.hadoop.conf.Configuration;
 import org.apache.hadoop.fs.FSDataOutputStream;
 import org.apache.hadoop.fs.FileSystem;
 import org.apache.hadoop.fs.Path;
+import org.apache.parquet.crypto.FileEncryptionProperties;
 import org.apache.parquet.hadoop.ParquetWriter;
 import org.apache.parquet.schema.MessageType;
 
@@ -33,9 +35,13 @@ final class OutFiles {
         settle(aside, name);
     }
 
-    void put(String name, MessageType schema, Iterable<Object[]> rows) throws IOException {
+    /** @param encryption of those columns that name somebody; nothing where everybody may read them */
+    void put(String name, MessageType schema, Iterable<Object[]> rows, Optional<FileEncryptionProperties> encryption)
+            throws IOException {
         Path aside = aside(name);
-        try (ParquetWriter<Object[]> out = RowWriter.open(aside, schema, storage)) {
+        try (ParquetWriter<Object[]> out = encryption.isPresent()
+                ? RowWriter.open(aside, schema, storage, encryption.get())
+                : RowWriter.open(aside, schema, storage)) {
             for (Object[] row : rows) {
                 out.write(row);
             }

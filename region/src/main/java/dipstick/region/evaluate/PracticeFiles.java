@@ -4,9 +4,11 @@ import dipstick.core.export.ListRow;
 import dipstick.core.export.ReadingExport;
 import dipstick.core.parts.PartAnswer;
 import dipstick.core.parts.Question;
+import dipstick.region.keys.PracticeKeys;
 import dipstick.region.records.FolderName;
 import java.io.IOException;
 import java.util.List;
+import java.util.Optional;
 import org.apache.hadoop.conf.Configuration;
 import org.apache.hadoop.fs.Path;
 import org.apache.parquet.schema.LogicalTypeAnnotation;
@@ -14,21 +16,33 @@ import org.apache.parquet.schema.MessageType;
 import org.apache.parquet.schema.PrimitiveType.PrimitiveTypeName;
 import org.apache.parquet.schema.Types;
 
-/** What a practice gets, in a folder of its own: its list as CSV and as Parquet, and its levels. */
+/**
+ * What a practice gets, in a folder of its own: its list as CSV and as Parquet, and its levels. With a key, who is on the list can
+ * be read with that alone, and nothing is written as CSV.
+ */
 final class PracticeFiles {
     private static final MessageType LIST = list();
+    private static final List<String> NAMING = List.of("person_id");
 
+    private final String practice;
     private final OutFiles files;
+    private final Configuration storage;
 
     PracticeFiles(String out, String practice, Configuration storage) {
+        this.practice = practice;
         this.files = new OutFiles(new Path(new Path(out, "practices"), FolderName.of(practice)), storage);
+        this.storage = storage;
     }
 
-    void write(Question question, PartAnswer answer) throws IOException {
-        files.put("list.csv", ReadingExport.csv(answer.list()));
+    void write(Question question, PartAnswer answer, Optional<PracticeKeys> keys) throws IOException {
         files.put("levels.json", LevelFiles.json(question, answer));
         List<Object[]> rows = answer.list().stream().map(PracticeFiles::cells).toList();
-        files.put("list.parquet", LIST, rows);
+        if (keys.isPresent()) {
+            files.put("list.parquet", LIST, rows, Optional.of(keys.get().writing(practice, NAMING, storage)));
+        } else {
+            files.put("list.csv", ReadingExport.csv(answer.list()));
+            files.put("list.parquet", LIST, rows, Optional.empty());
+        }
     }
 
     private static Object[] cells(ListRow row) {

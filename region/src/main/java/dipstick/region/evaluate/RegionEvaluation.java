@@ -2,6 +2,7 @@ package dipstick.region.evaluate;
 
 import dipstick.core.parts.PartAnswer;
 import dipstick.core.parts.Question;
+import dipstick.region.keys.PracticeKeys;
 import dipstick.region.records.Manifest;
 import dipstick.region.records.Part;
 import dipstick.region.records.PartRecords;
@@ -13,6 +14,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -62,8 +64,14 @@ public final class RegionEvaluation {
     }
 
     /** The same; the list of each practice is written where it runs, and goes nowhere else. */
-    Map<String, PartAnswer> lists(Question question, Path out) throws RegionFaults {
+    Map<String, PartAnswer> lists(Question question, Path out, Optional<PracticeKeys> keys)
+            throws RegionFaults, IOException {
+        if (keys.isPresent()) {
+            keys.get().requireAll(manifest.practices(), cluster.hadoopConfiguration());
+        }
         String folder = out.toString();
+        // An Optional does not travel.
+        String ofKeys = keys.map(PracticeKeys::folder).orElse("");
         Broadcast<SerializableConfiguration> storage = settings;
         Map<String, Practice> practices =
                 manifest.practices().stream().collect(Collectors.toMap(Practice::name, Function.identity()));
@@ -74,7 +82,7 @@ public final class RegionEvaluation {
                         all._2(),
                         answer -> new PracticeFiles(
                                         folder, all._1(), storage.value().value())
-                                .write(question, answer)))
+                                .write(question, answer, PracticeKeys.in(ofKeys))))
                 .collect());
     }
 

@@ -52,9 +52,10 @@ final class RibbonFiles {
 
     private static void add(Table table, String practice, List<ObjectNode> days) {
         for (ObjectNode day : days) {
-            List<Object> cells = new ArrayList<>(List.of(practice, day.get("asOf").asString()));
-            PARTS.forEach(part ->
-                    SIDES.forEach(side -> cells.add(LevelFiles.number(day.path(part).path(side)))));
+            List<Object> cells =
+                    new ArrayList<>(List.of(practice, day.get("asOf").asString()));
+            PARTS.forEach(part -> SIDES.forEach(
+                    side -> cells.add(LevelFiles.number(day.path(part).path(side)))));
             table.add(cells.toArray());
         }
     }

@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.Optional;
 import org.apache.hadoop.conf.Configuration;
 import org.apache.hadoop.fs.Path;
+import org.apache.parquet.crypto.FileEncryptionProperties;
 import org.apache.parquet.hadoop.ParquetWriter;
 import org.apache.parquet.hadoop.api.WriteSupport;
 import org.apache.parquet.hadoop.metadata.CompressionCodecName;
@@ -30,6 +31,16 @@ public final class RowWriter {
     public static ParquetWriter<Object[]> open(Path file, MessageType schema, Configuration storage)
             throws IOException {
         return open(file, schema, storage, ConceptRows.FIELDS.stream().allMatch(schema::containsField));
+    }
+
+    /** The same with some columns that only whoever has the key can read. */
+    public static ParquetWriter<Object[]> open(
+            Path file, MessageType schema, Configuration storage, FileEncryptionProperties encryption)
+            throws IOException {
+        return new Builder(file, schema, storage, false)
+                .withCompressionCodec(CompressionCodecName.SNAPPY)
+                .withEncryption(encryption)
+                .build();
     }
 
     /** @param saysConcepts whether the footer says what the rows are about, for which the schema is that of events */

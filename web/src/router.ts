@@ -2,6 +2,7 @@ import { createRouter, createWebHistory } from 'vue-router'
 import { afterFailure, fetchAhead, missing, pages } from './pages'
 import { has, homeOf } from './places'
 import { useSession, whereToGoOn } from './session'
+import NoSuchPage from './shell/NoSuchPage.vue'
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -26,8 +27,8 @@ export const router = createRouter({
     { path: '/records/state', component: pages.state },
     { path: '/today', component: pages.today },
     { path: '/today/coming-in', component: pages.comingIn },
-    { path: '/practice', component: pages.practice },
-    { path: '/:other(.*)*', redirect: '/' },
+    { path: '/practice/:part?', component: pages.practice, props: true },
+    { path: '/:other(.*)*', component: NoSuchPage },
   ],
 })
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDayInAddress, usePageTitle } from '@/address'
 import { timeWords } from '@/days'
 import { useSession } from '@/session'
 import AsOfDate from '@/shell/AsOfDate.vue'
@@ -54,7 +55,7 @@ const { history, state, isNew, unsaved, onBench, loaded, saving, problem, confli
 
 const keysShown = ref(false)
 const behind = shallowRef<Behind>(ON_LIST)
-const asOf = ref(session.today)
+const asOf = useDayInAddress('as-of', () => session.today)
 /** How the dials are turned here; it is not saved with the set. */
 const settings = ref<Record<string, string>>({})
 
@@ -67,6 +68,8 @@ watch(onBench, () => {
 })
 
 const document = computed(() => lookedAt.value?.document ?? history.current.value)
+
+usePageTitle(() => [document.value.name || 'New set', 'Criteria'])
 
 /** What is evaluated, also before the set has a name. */
 const draft = computed(() => ({

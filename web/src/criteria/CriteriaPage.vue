@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { usePageTitle } from '@/address'
 import { ifMatch, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import { useSession } from '@/session'
@@ -23,6 +24,7 @@ const find = ref('')
 const { save, say, problem } = useSaving('sets')
 
 const { data, error } = useQuery(setsQuery)
+usePageTitle(() => ['Criteria'])
 
 const sets = computed(() => {
   const words = find.value.trim().toLowerCase()

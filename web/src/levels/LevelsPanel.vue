@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useInAddress } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { useLists } from '@/lists'
@@ -6,18 +7,25 @@ import { count, percent, Stick } from '@/stick'
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import ChartJs from 'chart.js/auto'
 import Chart from 'primevue/chart'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 
 /** How a list stood at its readings; what came of attempts; and how it stands by provider and site. */
 const { data: lists } = useLists()
-const chosen = ref('')
+const chosen = useInAddress('list')
 const list = computed(() => chosen.value || (lists.value?.[0]?.id ?? ''))
 
 /** Of whom: a provider’s or a site’s people, as the field and the name; empty for everybody. */
-const part = ref<readonly [field: string, name: string]>(['', ''])
-watch(list, () => {
-  part.value = ['', '']
+const said = useInAddress('of')
+const part = computed({
+  get: () => partOf(said.value),
+  set: (of) => {
+    said.value = of[1] === '' && of[0] === '' ? '' : of.join(' ')
+  },
 })
+function choose(id: string) {
+  chosen.value = id
+  part.value = ['', '']
+}
 
 const { data: levels, error } = useQuery({
   queryKey: computed(() => ['lists', list.value, 'readings', 'levels', ...part.value]),
@@ -106,7 +114,12 @@ function attempts(outcome: string, month: string): number {
 <template>
   <section aria-label="Levels over time">
     <p>
-      <select v-model="chosen" class="plain" aria-label="List">
+      <select
+        class="plain"
+        aria-label="List"
+        :value="chosen"
+        @change="choose(($event.target as HTMLSelectElement).value)"
+      >
         <option v-for="(one, i) in lists" :key="one.id" :value="i === 0 ? '' : one.id">
           {{ one.name }}
         </option>

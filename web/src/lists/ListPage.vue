@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDayInAddress, usePageTitle } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { cellWords, fieldWords, headingWords, tellsWho } from '@/fields'
@@ -24,7 +25,7 @@ import { rowOf, type Row } from './rows'
 const { id } = defineProps<{ id: string }>()
 
 const session = useSession()
-const asOf = ref(session.today)
+const asOf = useDayInAddress('as-of', () => session.today)
 const find = ref('')
 const personProblem = ref('')
 const person = shallowRef<Schemas['PersonView']>()
@@ -54,6 +55,7 @@ const { data: list, error } = useQuery({
   queryKey: computed(() => ['lists', id, asked.value]),
   queryFn: () => send<Schemas['ListPage']>(`${base.value}?${asked.value}`),
 })
+usePageTitle(() => [list.value?.name, dayWords(asOf.value), 'Lists'])
 const { data: plan } = useQuery({
   queryKey: computed(() => ['lists', id, 'readings', 'plan']),
   queryFn: () => send<Plan>(`${base.value}/reading-plan`),

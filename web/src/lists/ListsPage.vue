@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { usePageTitle } from '@/address'
 import Button from 'primevue/button'
 import { ref } from 'vue'
 import ComparedDialog from './ComparedDialog.vue'
@@ -7,6 +8,7 @@ import { useLists } from './useLists'
 
 const comparedShown = ref(false)
 const { data } = useLists()
+usePageTitle(() => ['Lists'])
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useInAddress, usePageTitle } from '@/address'
 import { sentenceOf } from '@/api/client'
 import type { WorkFields } from '@/api/work'
 import { dayWords } from '@/days'
@@ -13,7 +14,7 @@ import { useVeil } from '@/veil'
 import { refDebounced, until, useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, nextTick, ref, shallowRef, toRef, useTemplateRef, watch } from 'vue'
-import { RouterLink, useRoute } from 'vue-router'
+import { RouterLink } from 'vue-router'
 import { SET_ORDER, USUAL_VIEW, type ColumnId } from './columns'
 import DeskQueues from './DeskQueues.vue'
 import DeskTable from './DeskTable.vue'
@@ -35,21 +36,30 @@ import { STEPS, type Step } from './words'
 /** The desk of a list: the queue, the person in hand, and the log. */
 const { id } = defineProps<{ id: string }>()
 
+/** How the address says that the whole list is looked at, though a part of it is given. */
+const WHOLE = '*'
+
 const session = useSession()
 const veil = useVeil()
 const { work, warn, undo, told, canUndo } = useDesk(toRef(() => id))
 
-const route = useRoute()
-const queue = ref<QueueId>(QUEUES.find((one) => one.id === route.query.queue)?.id ?? 'open')
+const saidQueue = useInAddress('queue')
+const queue = computed<QueueId>({
+  get: () => QUEUES.find((one) => one.id === saidQueue.value)?.id ?? 'open',
+  set: (pile) => (saidQueue.value = pile === 'open' ? '' : pile),
+})
 /** The part that was chosen; until then the desk opens on the one that is given to whoever sits down. */
-const chosenPart = ref<string>()
+const saidPart = useInAddress('part')
+const chosenPart = computed(() =>
+  saidPart.value === '' ? undefined : saidPart.value === WHOLE ? '' : saidPart.value,
+)
 const find = ref('')
 /** Once the typing pauses. */
 const found = refDebounced(find, 150)
-const band = ref(ALL_BANDS)
+const band = useInAddress('band', () => ALL_BANDS)
 /** Whether those are shown too whom the set leaves out, since it shows only so many. */
 const allShown = ref(false)
-const current = ref(typeof route.query.person === 'string' ? route.query.person : '')
+const current = useInAddress('person')
 const lastIndex = ref(0)
 /** Who is marked, by number, as they were seen. */
 const marked = shallowRef<ReadonlyMap<string, Marked>>(new Map())
@@ -121,6 +131,10 @@ const {
   computed(() => !isPending.value),
 )
 watch(desk, (now) => (shownDesk.value = now), { immediate: true })
+usePageTitle(
+  () => [desk.value?.name, 'Lists'],
+  () => row.value?.person.name,
+)
 
 const markedIds = computed(() => new Set(marked.value.keys()))
 const mayWork = computed(() => desk.value?.right === 'WORK' || desk.value?.right === 'CHANGE')
@@ -130,7 +144,7 @@ const parts = computed(() => desk.value?.manner.parts ?? [])
 
 const part = computed({
   get: () => chosenPart.value ?? desk.value?.part ?? '',
-  set: (name) => (chosenPart.value = name),
+  set: (name) => (saidPart.value = name === '' ? WHOLE : name),
 })
 const beyond = computed(() => desk.value?.beyond ?? 0)
 const counts = computed(() =>

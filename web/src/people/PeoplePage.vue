@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { usePageTitle } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { count } from '@/stick'
 import { useSession } from '@/session'
@@ -16,6 +17,7 @@ const { id = '' } = defineProps<{ id?: string }>()
 const session = useSession()
 const router = useRouter()
 const typed = ref('')
+usePageTitle(() => (id === '' ? ['People'] : []))
 const words = refDebounced(typed, 150)
 const results = useTemplateRef('results')
 

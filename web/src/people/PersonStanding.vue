@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { usePageTitle } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { PersonAsks } from '@/privacy'
@@ -49,6 +50,11 @@ const { data: record, error: recordError } = useQuery({
     () => standings.value?.length === 0 || error.value !== null || viewError.value !== null,
   ),
 })
+
+usePageTitle(
+  () => ['People'],
+  () => view.value?.person.name ?? record.value?.person.name,
+)
 
 /** Whoever was named by a number that was joined to theirs is at the address of their own. */
 watch(

@@ -1,5 +1,4 @@
-import { button, clear, serving, shown } from '@/testing'
-import { flushPromises } from '@vue/test-utils'
+import { clear, serving, shown } from '@/testing'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import PracticePage from './PracticePage.vue'
 
@@ -30,9 +29,10 @@ afterEach(() => {
   clear()
 })
 
-async function practice(roles: string[], loads: object[] = LOADS) {
+async function practice(roles: string[], part = '', loads: object[] = LOADS) {
   serving({
     'GET /api/lists': [],
+    'GET /api/region': [],
     'GET /api/workload': loads,
     'GET /api/outcomes': { revision: 1, outcomes: [] },
     'GET /api/colleagues': { colleagues: [], groups: [] },
@@ -43,7 +43,7 @@ async function practice(roles: string[], loads: object[] = LOADS) {
     configurable: true,
     value: { ready: Promise.resolve() },
   })
-  return shown(PracticePage, {}, { name: 'somebody', roles })
+  return shown(PracticePage, { part }, { name: 'somebody', roles })
 }
 
 describe('the parts of the practice', () => {
@@ -71,16 +71,23 @@ describe('the parts of the practice', () => {
     ],
   ])('for %j are %j', async (roles, parts) => {
     const wrapper = await practice(roles)
-    const shownParts = wrapper.findAll('.parts button').map((one) => one.text())
+    const shownParts = wrapper.findAll('.parts a').map((one) => one.text())
     expect(shownParts).toEqual(parts)
+  })
+
+  it('have addresses, and are nothing to whoever has no right to them', async () => {
+    const wrapper = await practice(['MANAGER'], 'region')
+    expect(wrapper.find('[aria-current=page]').attributes('href')).toBe('/practice/region')
+    expect(document.title).toBe('Region – Practice – Dipstick')
+    const other = await practice(['MANAGER'], 'accounts')
+    expect(other.text()).toContain('There is no such part of this place for you.')
+    expect(other.find('[aria-current=page]').exists()).toBe(false)
   })
 })
 
 describe('the workload', () => {
   it('says of each colleague what is in hand, what is due, and what was tried', async () => {
-    const wrapper = await practice(['MANAGER'])
-    await button(wrapper, 'Workload').trigger('click')
-    await flushPromises()
+    const wrapper = await practice(['MANAGER'], 'workload')
     const rows = wrapper.findAll('tbody tr').map((row) =>
       row
         .findAll('td')
@@ -94,9 +101,7 @@ describe('the workload', () => {
   })
 
   it('says where work begins while there is none', async () => {
-    const wrapper = await practice(['MANAGER'], [])
-    await button(wrapper, 'Workload').trigger('click')
-    await flushPromises()
+    const wrapper = await practice(['MANAGER'], 'workload', [])
     expect(wrapper.text()).toContain('Work begins at the desk of a list.')
   })
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { AccountsPanel } from '@/accounts'
+import { usePageTitle } from '@/address'
 import { AuditPanel } from '@/audit'
 import { LetterheadPanel } from '@/exchange'
 import { RecordSystemsPanel } from '@/hooks'
@@ -9,7 +10,8 @@ import { RegionPanel } from '@/region'
 import { OutcomesPanel, WorkloadPanel } from '@/outreach'
 import { useSession, type Role } from '@/session'
 import { BackupPanel } from '@/upkeep'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
+import { RouterLink } from 'vue-router'
 
 /** How the practice stands: levels over time, what can come of an attempt, who may do what, and who did what. */
 const session = useSession()
@@ -46,49 +48,51 @@ const PARTS: readonly Part[] = [
 const parts = computed(() =>
   PARTS.filter((part) => part.roles.some((role) => session.roles.includes(role))),
 )
-const chosen = ref<Part['id']>()
-const shown = computed(() => chosen.value ?? parts.value[0]?.id)
+const { part: asked = '' } = defineProps<{ part?: string }>()
+const shown = computed(() =>
+  asked === '' ? parts.value[0] : parts.value.find((part) => part.id === asked),
+)
+usePageTitle(() => [shown.value?.name, 'Practice'])
 </script>
 
 <template>
   <div class="page">
     <div class="page-head">
       <h1>Practice</h1>
-      <div class="parts" role="toolbar" aria-label="Parts of this place">
-        <button
-          v-for="part in parts"
-          :key="part.id"
-          :aria-pressed="part.id === shown"
-          @click="chosen = part.id"
+      <nav class="parts" aria-label="Parts of this place">
+        <RouterLink
+          v-for="one in parts"
+          :key="one.id"
+          :to="`/practice/${one.id}`"
+          :aria-current="one.id === shown?.id ? 'page' : undefined"
+          >{{ one.name }}</RouterLink
         >
-          {{ part.name }}
-        </button>
-      </div>
+      </nav>
     </div>
-    <LevelsPanel v-if="shown === 'levels'" />
-    <RegionPanel v-else-if="shown === 'region'" />
-    <WorkloadPanel v-else-if="shown === 'workload'" />
-    <OutcomesPanel v-else-if="shown === 'outcomes'" />
-    <LetterheadPanel v-else-if="shown === 'letterhead'" />
-    <RecordSystemsPanel v-else-if="shown === 'systems'" />
-    <AccountsPanel v-else-if="shown === 'accounts'" />
-    <AuditPanel v-else-if="shown === 'audit'" />
-    <ErasuresPanel v-else-if="shown === 'erasures'" />
-    <BackupPanel v-else-if="shown === 'backup'" />
+    <LevelsPanel v-if="shown?.id === 'levels'" />
+    <RegionPanel v-else-if="shown?.id === 'region'" />
+    <WorkloadPanel v-else-if="shown?.id === 'workload'" />
+    <OutcomesPanel v-else-if="shown?.id === 'outcomes'" />
+    <LetterheadPanel v-else-if="shown?.id === 'letterhead'" />
+    <RecordSystemsPanel v-else-if="shown?.id === 'systems'" />
+    <AccountsPanel v-else-if="shown?.id === 'accounts'" />
+    <AuditPanel v-else-if="shown?.id === 'audit'" />
+    <ErasuresPanel v-else-if="shown?.id === 'erasures'" />
+    <BackupPanel v-else-if="shown?.id === 'backup'" />
+    <p v-else class="quiet">There is no such part of this place for you.</p>
   </div>
 </template>
 
 <style scoped>
-.parts button {
-  border: 0;
+.parts a {
+  display: inline-block;
   border-bottom: 2px solid transparent;
-  background: none;
   color: var(--ink);
   padding: 3px 9px;
-  cursor: pointer;
+  text-decoration: none;
 }
 
-.parts button[aria-pressed='true'] {
+.parts a[aria-current] {
   border-bottom-color: var(--amber);
   background: #efe7d4;
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { usePageTitle } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords, fromIso, toIso } from '@/days'
 import { SendingsDialog } from '@/sending'
@@ -21,6 +22,7 @@ const day = computed(() => {
   const asked = route.query.day
   return typeof asked === 'string' && ISO.test(asked) ? asked : session.today
 })
+usePageTitle(() => ['Coming in', dayWords(day.value), 'Today'])
 const { data: sheet, error } = useQuery({
   queryKey: computed(() => ['prompts', 'sheet', day.value]),
   queryFn: () => send<Schemas['SheetOfDay']>(`/api/coming-in/sheet?day=${day.value}`),

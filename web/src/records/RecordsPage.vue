@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { usePageTitle } from '@/address'
 import { RosterList, TermSetList } from '@/criteria'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords, timeWords } from '@/days'
@@ -12,6 +13,7 @@ import WaitingFiles from './WaitingFiles.vue'
 import TakeBackDialog from './TakeBackDialog.vue'
 
 const queries = useQueryClient()
+usePageTitle(() => ['Records'])
 const { data, error } = useQuery({
   queryKey: ['records'],
   queryFn: () => send<Schemas['Overview']>('/api/records'),

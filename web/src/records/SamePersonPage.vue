@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { usePageTitle } from '@/address'
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
@@ -13,6 +14,7 @@ import ToldOfPairs from './ToldOfPairs.vue'
 const ADDRESS = '/api/same-person'
 
 const queries = useQueryClient()
+usePageTitle(() => ['The same person twice', 'Records'])
 const { data, error } = useQuery({
   queryKey: ['same-person'],
   queryFn: () => send<Schemas['SamePerson']>(ADDRESS),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { usePageTitle } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { count } from '@/stick'
@@ -20,6 +21,7 @@ const { data, error } = useQuery({
 })
 /** What is opened: a sort of odd records, or those of nobody. */
 const opened = ref('')
+usePageTitle(() => ['State of the records', 'Records'])
 
 const odd = computed(() => data.value?.odd ?? [])
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { usePageTitle } from '@/address'
 import Button from 'primevue/button'
 import PasskeysPanel from './PasskeysPanel.vue'
 import SecondFactorPanel from './SecondFactorPanel.vue'
@@ -6,6 +7,7 @@ import { useSession } from './session'
 
 /** All that there is for whoever has to set up a second factor first. */
 const session = useSession()
+usePageTitle(() => ['Second factor'])
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { usePageTitle } from '@/address'
 import { Problem, sentenceOf } from '@/api/client'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -9,6 +10,7 @@ import { goToService, refusalIn } from './signInService'
 import { useSession } from './session'
 
 const session = useSession()
+usePageTitle(() => ['Sign in'])
 const name = ref('')
 const password = ref('')
 const code = ref('')

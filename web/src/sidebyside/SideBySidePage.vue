@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { usePageTitle } from '@/address'
 import { ifMatch, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { firstFree, slug } from '@/criteria'
@@ -27,6 +28,7 @@ import {
 
 /** Any two files, rosters or lists laid side by side: only in one, in both, and in which cells they differ. */
 const queries = useQueryClient()
+usePageTitle(() => ['Side by side', 'Records'])
 const { data: saved, error } = useQuery({
   queryKey: ['comparisons'],
   queryFn: () => send<Saved[]>(COMPARISONS),

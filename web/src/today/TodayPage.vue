@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { usePageTitle } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords, timeWords } from '@/days'
 import { HandOver } from '@/accounts'
@@ -15,6 +16,7 @@ import { RouterLink } from 'vue-router'
 
 /** What needs whoever sits down: what is due, who joined, what was handed over, who comes in; and the rack of sticks. */
 const session = useSession()
+usePageTitle(() => ['Today'])
 
 const { data: day, error } = useQuery({
   queryKey: ['today'],

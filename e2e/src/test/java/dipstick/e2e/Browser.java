@@ -146,6 +146,10 @@ final class Browser implements AutoCloseable {
         return driver.getCurrentUrl().replaceFirst("https?://[^/]+", "");
     }
 
+    String title() {
+        return driver.getTitle();
+    }
+
     void reload() {
         driver.navigate().refresh();
     }

@@ -142,6 +142,11 @@ class DemoIT {
         browser.awaitText("main", "By provider");
         assertThat(browser.graveViolations()).isEmpty();
         picture("levels");
+        browser.click("Region");
+        browser.awaitText("main", "The region has not answered for this list.");
+        assertThat(browser.graveViolations()).isEmpty();
+        browser.reload();
+        browser.awaitText("main", "The region has not answered for this list.");
         browser.click("Workload");
         browser.awaitText("main", "Tried in 7 days");
         assertThat(browser.graveViolations()).isEmpty();

@@ -147,6 +147,20 @@ class DeskIT {
 
     @Test
     @Order(3)
+    void the_address_keeps_the_pile_and_who_is_in_hand_and_the_title_says_both() {
+        tam.clickOn("[data-queue=nobodys]");
+        tam.press(Keys.ARROW_DOWN);
+        tam.until(_ -> tam.path().contains("queue=nobodys") && tam.path().contains("person="));
+        String person = tam.text(".in-hand h2");
+        assertThat(tam.title()).isEqualTo(person + " – Kidney function on water tablets – Lists – Dipstick");
+        tam.reload();
+        tam.until(_ -> tam.text(".in-hand h2").equals(person));
+        assertThat(tam.find("[data-queue=nobodys]").getAttribute("aria-pressed"))
+                .isEqualTo("true");
+    }
+
+    @Test
+    @Order(4)
     void many_are_marked_and_given_at_once() {
         tam.clickOn("[data-queue=nobodys]");
         tam.press("x");
@@ -167,7 +181,7 @@ class DeskIT {
     }
 
     @Test
-    @Order(4)
+    @Order(5)
     void a_server_killed_while_attempts_are_logged_has_lost_none_that_it_acknowledged() throws Exception {
         Client client = Client.signedIn(application.address(), "ines", "amber-level-3");
         List<JsonNode> rows = new ArrayList<>();
@@ -225,7 +239,7 @@ class DeskIT {
     }
 
     @Test
-    @Order(5)
+    @Order(6)
     void a_server_killed_while_records_are_taken_has_all_of_them_or_none() throws Exception {
         Client client = Client.signedIn(application.address(), "orla", "amber-level-1");
         StringBuilder file = new StringBuilder("id,person_id,kind,on\n");

@@ -23,7 +23,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** What the parts of a population answer together is what {@code evaluate} says of all of it, to the byte. */
 class PartRecordsTest {
-    private static final int SEEDS = Integer.getInteger("proof.parts", 6);
+    private static final int SEEDS = Integer.getInteger("proof.parts", 3);
 
     @TempDir
     private Path folder;

@@ -1,17 +1,11 @@
 package dipstick.server.region;
 
-import dipstick.core.criteria.CriteriaSource;
-import dipstick.core.criteria.NamedPeople;
-import dipstick.core.evaluate.LevelCounts;
-import dipstick.core.parts.SentQuestion;
-import dipstick.server.accounts.Accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
-import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.practice.Today;
-import dipstick.server.readings.ListCriteria;
+import dipstick.server.region.RegionBeside.BesideRegion;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import dipstick.server.web.Download;
@@ -40,29 +34,26 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/region")
 class RegionController {
     private final CriteriaSets sets;
-    private final ListCriteria criteria;
-    private final Evaluators evaluators;
+    private final RegionQuestions questions;
+    private final RegionBeside beside;
     private final RegionMapper answers;
     private final Sharing sharing;
-    private final Accounts accounts;
     private final Today today;
     private final AuditLog audit;
 
     RegionController(
             CriteriaSets sets,
-            ListCriteria criteria,
-            Evaluators evaluators,
+            RegionQuestions questions,
+            RegionBeside beside,
             RegionMapper answers,
             Sharing sharing,
-            Accounts accounts,
             Today today,
             AuditLog audit) {
         this.sets = sets;
-        this.criteria = criteria;
-        this.evaluators = evaluators;
+        this.questions = questions;
+        this.beside = beside;
         this.answers = answers;
         this.sharing = sharing;
-        this.accounts = accounts;
         this.today = today;
         this.audit = audit;
     }
@@ -72,26 +63,6 @@ class RegionController {
      * @param beside nothing where the region has not answered yet
      */
     record ListInRegion(String id, String name, boolean shouldHave, Optional<BesideRegion> beside) {}
-
-    /**
-     * @param sameQuestion whether the region was asked what the list asks now
-     * @param here by the records of now, as of the day that the region was asked for; nothing where nobody is meant
-     * @param everywhere of all practices together; nothing where it is not told
-     * @param quarterFrom what a quarter of the practices reach or exceed; nothing where fewer than four tell theirs
-     * @param quarterUpTo what a quarter of them do not exceed
-     * @param untold of how many practices the share is not told, or nobody is meant
-     */
-    record BesideRegion(
-            String asOf,
-            boolean sameQuestion,
-            Optional<Portion> here,
-            Optional<Portion> everywhere,
-            Optional<Portion> quarterFrom,
-            Optional<Portion> quarterUpTo,
-            int practices,
-            int untold,
-            String broughtInAt,
-            String broughtInBy) {}
 
     /** @param name of the list */
     record BroughtIn(String id, String name, String asOf, int practices) {}
@@ -109,63 +80,19 @@ class RegionController {
                             set.id(),
                             set.publishedName(),
                             shouldHave,
-                            Optional.ofNullable(latest.get(set.id())).map(answer -> beside(set, shouldHave, answer)));
+                            Optional.ofNullable(latest.get(set.id()))
+                                    .map(answer -> beside.of(set, shouldHave, answer)));
                 })
                 .toList();
-    }
-
-    private BesideRegion beside(SavedSet set, boolean shouldHave, RegionAnswer answer) {
-        List<Portion> shares = answer.told().shares(shouldHave);
-        Optional<List<Portion>> enough = Optional.of(shares).filter(some -> some.size() >= 4);
-        return new BesideRegion(
-                answer.asOf().toString(),
-                question(set).fingerprint().equals(answer.asked()),
-                criteria.reading(set, evaluators.asOf(Optional.of(answer.asOf())))
-                        .map(LevelCounts::of)
-                        .flatMap(levels -> Counts.of(levels).share(shouldHave)),
-                answer.told().all().share(shouldHave),
-                enough.map(Portion::quarterFrom),
-                enough.map(Portion::quarterUpTo),
-                answer.told().practices().size(),
-                answer.told().practices().size() - shares.size(),
-                answer.broughtInAt().toString(),
-                accounts.displayName(answer.broughtInBy()));
-    }
-
-    private SentQuestion question(SavedSet set) {
-        return new SentQuestion(
-                sets.withNamed(set).stream().map(CriteriaSource::json).toList(),
-                criteria.dialsOf(set),
-                today.zone(),
-                today.day());
     }
 
     /** What a list asks, as a file for the region: its set, those that it names, and its dials; and nobody's name. */
     @GetMapping(value = "/{set}/question", produces = "application/json")
     ResponseEntity<String> send(@PathVariable String set) {
         sharing.require(set, Right.VIEW);
-        SavedSet list = sets.getInForce(set);
-        List<CriteriaSource> documents = sets.withNamed(list);
-        if (documents.stream().anyMatch(one -> !sharing.here(one.id()).includes(Right.VIEW))) {
-            throw Problems.refused(
-                    HttpStatus.CONFLICT,
-                    "names-unshared",
-                    "This set names another that is not shared with you. Whoever owns it can send the question.");
-        }
-        List<String> naming = documents.stream()
-                .filter(one -> NamedPeople.areIn(one.json()))
-                .map(one -> "“" + one.name() + "”")
-                .toList();
-        if (!naming.isEmpty()) {
-            throw Problems.refused(
-                    HttpStatus.CONFLICT,
-                    "names-people",
-                    String.join(", ", naming) + " names people of this practice, by a roster or by their numbers. That"
-                            + " means nobody elsewhere, and must not leave the house; so there is no question to send.");
-        }
+        String question = questions.toSend(sets.getInForce(set)).text();
         audit.record(Act.CRITERIA_SENT, set);
-        return Download.of(
-                "application/json", set + ".question.json", question(list).text());
+        return Download.of("application/json", set + ".question.json", question);
     }
 
     /** Takes what the region answered: its levels.json. */

@@ -38,7 +38,8 @@ class AuditedActsTest {
         People.publish(
                 orla,
                 "seen-plain",
-                set().replace("seen-list", "seen-plain").replace("\"id\", \"startsWith\"", "\"site\", \"startsWith\""));
+                "{\"format\": \"dipstick-criteria/1\", \"id\": \"seen-plain\", \"name\": \"Plain\", \"include\":"
+                        + " [{\"id\": \"seen\", \"test\": {\"events\": {\"kinds\": [\"never seen\"]}}}]}");
         People.signedIn("audited-leaver", Role.CALLER);
     }
 

@@ -23,14 +23,22 @@ class RegionTest {
     @BeforeAll
     static void begin() throws Exception {
         orla = People.coordinator();
-        People.bringIn(orla, "id,site\nrg-1,Region Row\nrg-2,Region Row\nrg-3,Region Row\nrg-4,Region Row\n");
-        People.bringIn(orla, "id,person_id,kind,on\nrg-e,rg-1,region visit,2026-11-02\n");
+        // By events, which nobody else has: of others a field may not be told.
+        People.bringIn(orla, "id\nrg-1\nrg-2\nrg-3\nrg-4\n");
+        People.bringIn(orla, """
+                id,person_id,kind,on
+                rg-e,rg-1,region visit,2026-11-02
+                rg-m1,rg-1,region member,2020-01-01
+                rg-m2,rg-2,region member,2020-01-01
+                rg-m3,rg-3,region member,2020-01-01
+                rg-m4,rg-4,region member,2020-01-01
+                """);
     }
 
     private static String set(String id, String more) {
         return ("{'format': 'dipstick-criteria/1', 'id': '" + id + "', 'name': 'Set of " + id + "',"
                         + "'dials': [{'name': 'every', 'label': 'Every', 'type': 'period', 'default': 'P12M'}],"
-                        + "'include': [{'id': 'here', 'test': {'field': 'site', 'in': ['Region Row']}}" + more
+                        + "'include': [{'id': 'here', 'test': {'events': {'kinds': ['region member']}}}" + more
                         + "],'shouldHave': {'rule': 'any', 'of': [{'id': 'seen', 'test': {'events': {'kinds': ['region"
                         + " visit'], 'window': {'last': {'dial': 'every'}}}}}]}}")
                 .replace('\'', '"');

@@ -63,12 +63,14 @@ class AnyInputTest {
         AnyValue values =
                 new AnyValue(description, new Random(SEED + role.name().hashCode()));
         Map<String, String> wrong = new TreeMap<>();
+        // What the others may do, these two may do between them.
+        int tries = role == Role.COORDINATOR || role == Role.ADMINISTRATOR ? TRIES : 1;
         for (var path : description.get("paths").properties()) {
             for (var operation : path.getValue().properties()) {
                 if (LEFT_OUT.contains(path.getKey())) {
                     continue;
                 }
-                for (int i = 0; i < TRIES; i++) {
+                for (int i = 0; i < tries; i++) {
                     String address = address(path.getKey(), operation.getValue(), values);
                     String body = values.body(operation.getValue());
                     Reply reply = visitor.send(operation.getKey(), address, body, values.revision());

@@ -1,0 +1,2 @@
+export { useDayInAddress, useInAddress } from './inAddress'
+export { usePageTitle } from './pageTitle'

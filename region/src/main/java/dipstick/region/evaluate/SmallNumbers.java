@@ -53,7 +53,12 @@ final class SmallNumbers {
             small.hideSmall(node, numbers);
             small.hideSteps(node);
         }
-        numbers.forEach(small::hideAmongPractices);
+        // What is hidden of one number may leave another one open.
+        int before = 0;
+        while (small.howMany() > before) {
+            before = small.howMany();
+            numbers.forEach(small::hideAmongPractices);
+        }
         small.blank();
     }
 
@@ -76,7 +81,7 @@ final class SmallNumbers {
     }
 
     private void hideSmall(int node, List<JsonPointer> numbers) {
-        numbers.stream().filter(at -> isSmall(number(node, at))).forEach(hidden.get(node)::add);
+        numbers.stream().filter(at -> isSmall(number(node, at))).forEach(at -> hide(node, at));
     }
 
     /**
@@ -96,11 +101,6 @@ final class SmallNumbers {
         while (!shown.isEmpty() && isSmall(number(node, PEOPLE) - number(node, shown.peek()))) {
             hideLevel(node, shown.pop());
         }
-        // Whoever is eligible either has it or is on the list.
-        if (hidden.get(node).contains(HAS) || hidden.get(node).contains(LIST)) {
-            hidden.get(node).add(HAS);
-            hidden.get(node).add(LIST);
-        }
     }
 
     /** Who remains at each level that has it. */
@@ -112,11 +112,30 @@ final class SmallNumbers {
     }
 
     private void hideLevel(int node, JsonPointer remaining) {
-        hidden.get(node).add(remaining);
-        hidden.get(node).add(remaining.head().head().appendProperty("alone").appendProperty("yes"));
-        if (remaining.equals(levels(node).getLast())) {
-            hidden.get(node).add(ELIGIBLE);
+        hide(node, remaining);
+        hide(node, remaining.head().head().appendProperty("alone").appendProperty("yes"));
+    }
+
+    /** With those by which it could be worked out: whoever is left at the last level is eligible, and has it or is on the list. */
+    private void hide(int node, JsonPointer at) {
+        if (!hidden.get(node).add(at)) {
+            return;
         }
+        boolean isLast = !levels(node).isEmpty() && at.equals(levels(node).getLast());
+        if (isLast) {
+            hide(node, ELIGIBLE);
+        } else if (at.equals(ELIGIBLE)) {
+            levels(node).reversed().stream().limit(1).forEach(last -> hide(node, last));
+            hide(node, HAS);
+        } else if (at.equals(HAS)) {
+            hide(node, LIST);
+        } else if (at.equals(LIST)) {
+            hide(node, HAS);
+        }
+    }
+
+    private int howMany() {
+        return hidden.stream().mapToInt(Set::size).sum();
     }
 
     /** The last node is the whole. */
@@ -137,9 +156,9 @@ final class SmallNumbers {
             if (next.isPresent()) {
                 of.add(next.get());
                 sum += number(next.get(), at);
-                hidden.get(next.get()).add(at);
+                hide(next.get(), at);
             } else {
-                hidden.get(whole).add(at);
+                hide(whole, at);
             }
         }
     }

@@ -78,6 +78,8 @@ class SmallNumbersTest {
                     practices.stream().map(ObjectNode::deepCopy).toList();
             ObjectNode all = sum(practices);
             SmallNumbers.hide(BELOW, all, practices);
+            practices.forEach(SmallNumbersTest::requireNothingIsLeftToWorkOut);
+            requireNothingIsLeftToWorkOut(all);
             for (String at : List.of("/list/yes", "/has/yes", "/eligible/yes", "/levels/0/alone/yes")) {
                 int hiddenPeople = 0;
                 int hidden = 0;
@@ -97,5 +99,14 @@ class SmallNumbersTest {
                 }
             }
         }
+    }
+
+    /** Whoever is eligible has it or is on the list: of the three, one alone is never hidden. */
+    private static void requireNothingIsLeftToWorkOut(JsonNode levels) {
+        boolean eligible = levels.at("/eligible/yes").isNull();
+        boolean has = levels.at("/has/yes").isNull();
+        assertThat(levels.at("/list/yes").isNull()).isEqualTo(has);
+        assertThat(levels.at("/levels/0/remaining/yes").isNull()).isEqualTo(eligible);
+        assertThat(has || !eligible).as(levels.toString()).isTrue();
     }
 }

@@ -18,4 +18,13 @@ public final class InvalidCriteria extends Exception {
     public Map<String, List<Problem>> problems() {
         return problems;
     }
+
+    /** The first thing that is wrong, in a sentence. */
+    public String first() {
+        return problems.values().stream()
+                .flatMap(List::stream)
+                .findFirst()
+                .map(Problem::message)
+                .orElse("they do not fit.");
+    }
 }

@@ -62,11 +62,7 @@ public record SentQuestion(List<JsonNode> documents, Map<String, String> dials, 
         try {
             return CriteriaSource.parse("", text).json();
         } catch (InvalidCriteria notJson) {
-            throw new InvalidQuestion(notJson.problems().values().stream()
-                    .flatMap(List::stream)
-                    .findFirst()
-                    .orElseThrow()
-                    .message());
+            throw new InvalidQuestion(notJson.first());
         }
     }
 

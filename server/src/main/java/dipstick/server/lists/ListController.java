@@ -264,8 +264,7 @@ class ListController {
                     "invalid-criteria",
                     settings.isEmpty()
                             ? WRONG
-                            : "The list cannot be looked at with these settings: "
-                                    + ListCriteria.firstProblem(invalid));
+                            : "The list cannot be looked at with these settings: " + invalid.first());
         }
     }
 }

@@ -3,7 +3,6 @@ package dipstick.server.readings;
 import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.Dial;
 import dipstick.core.criteria.InvalidCriteria;
-import dipstick.core.criteria.Problem;
 import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.records.RecordFields;
@@ -51,15 +50,6 @@ public class ListCriteria {
         Map<String, String> all = new HashMap<>(plans.of(list.id()).dials());
         all.putAll(settings);
         return sets.read(list.json(), all, fields);
-    }
-
-    /** The first thing that is wrong, in a sentence. */
-    public static String firstProblem(InvalidCriteria invalid) {
-        return invalid.problems().values().stream()
-                .flatMap(List::stream)
-                .findFirst()
-                .map(Problem::message)
-                .orElse("they do not fit.");
     }
 
     /** What the dials of a list are set to, in words. */

@@ -85,8 +85,7 @@ class ReadingPlans {
             throw Problems.refused(
                     HttpStatus.UNPROCESSABLE_CONTENT,
                     "invalid-dials",
-                    "The list cannot be read with its dials turned so: " + ListCriteria.firstProblem(misfit)
-                            + " Nothing was saved.");
+                    "The list cannot be read with its dials turned so: " + misfit.first() + " Nothing was saved.");
         }
     }
 

@@ -5,7 +5,6 @@ import dipstick.core.criteria.InvalidCriteria;
 import dipstick.server.web.Problems;
 import java.time.DateTimeException;
 import java.time.LocalDate;
-import java.util.List;
 import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.ErrorResponseException;
@@ -50,11 +49,7 @@ record LevelsFile(String setId, LocalDate asOf, String asked, RegionAnswer.Told 
         try {
             return CriteriaSource.parse("", text).json();
         } catch (InvalidCriteria notJson) {
-            throw refused(notJson.problems().values().stream()
-                    .flatMap(List::stream)
-                    .findFirst()
-                    .orElseThrow()
-                    .message());
+            throw refused(notJson.first());
         }
     }
 

@@ -3,7 +3,6 @@ package dipstick.server.typed;
 import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.criteria.Lack;
-import dipstick.core.criteria.Problem;
 import dipstick.core.criteria.Test;
 import dipstick.core.evaluate.Answer;
 import dipstick.core.evaluate.Evaluator;
@@ -152,12 +151,7 @@ final class LineReading {
                     place == Place.SHOULD_HAVE ? meant(test, said.test()) : Optional.empty(),
                     offers);
         } catch (InvalidCriteria invalid) {
-            String message = invalid.problems().values().stream()
-                    .flatMap(List::stream)
-                    .map(Problem::message)
-                    .findFirst()
-                    .orElse("");
-            return TypedAnswer.refused(new MistakeView(0, typed.length(), message), offers, List.of(), "");
+            return TypedAnswer.refused(new MistakeView(0, typed.length(), invalid.first()), offers, List.of(), "");
         }
     }
 

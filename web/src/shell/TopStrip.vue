@@ -5,13 +5,19 @@ import { OwnAccountDialog, useSession } from '@/session'
 import { useVeil, VEIL_KEY } from '@/veil'
 import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { RouterLink } from 'vue-router'
+import { RouterLink, useRoute } from 'vue-router'
 
 const session = useSession()
 const veil = useVeil()
 const accountShown = ref(false)
 
 const places = computed(() => placesOf(session.roles))
+
+const route = useRoute()
+/** Whether a place, or something within it, is shown. */
+function isHere(place: string): boolean {
+  return route.path === place || route.path.startsWith(`${place}/`)
+}
 
 /** A function key, as the veil's, since it is pressed wherever one is. */
 const WHO_KEY = 'F8'
@@ -34,9 +40,13 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       ><img src="/mark.svg" alt="" width="22" height="22" /> Dipstick</RouterLink
     >
     <nav aria-label="Places">
-      <RouterLink v-for="place in places" :key="place.to" :to="place.to">{{
-        place.name
-      }}</RouterLink>
+      <RouterLink
+        v-for="place in places"
+        :key="place.to"
+        :to="place.to"
+        :class="{ here: isHere(place.to) }"
+        >{{ place.name }}</RouterLink
+      >
     </nav>
     <button
       v-if="worksLists"
@@ -102,7 +112,7 @@ nav a:hover {
   background: var(--paper);
 }
 
-nav a.router-link-active {
+nav a.here {
   border-bottom-color: var(--amber);
   font-weight: 600;
 }

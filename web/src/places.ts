@@ -23,9 +23,14 @@ export function placesOf(roles: readonly Role[]): PlaceOfWork[] {
   return PLACES.filter((place) => place.roles.some((role) => roles.includes(role)))
 }
 
+/** Whether an address is a place, or something within it. */
+export function isWithin(path: string, place: string): boolean {
+  return path === place || path.startsWith(`${place}/`)
+}
+
 /** Whether somebody with these roles has the place at an address. */
 export function has(roles: readonly Role[], path: string): boolean {
-  const place = PLACES.find((one) => path === one.to || path.startsWith(`${one.to}/`))
+  const place = PLACES.find((one) => isWithin(path, one.to))
   return place === undefined || place.roles.some((role) => roles.includes(role))
 }
 

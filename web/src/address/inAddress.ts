@@ -46,21 +46,24 @@ async function say(router: Router, waiting: Waiting): Promise<void> {
     return
   }
   waiting.going = true
-  await pause()
-  while (waiting.words.size > 0 && !waiting.leaving) {
-    const words = new Map(waiting.words)
-    const here = router.currentRoute.value
-    const query = { ...here.query, ...Object.fromEntries(words) }
-    const said = Object.entries(query).filter(([, word]) => word !== '')
-    await router.replace({ path: here.path, query: Object.fromEntries(said), hash: here.hash })
-    for (const [name, word] of words) {
-      if (waiting.words.get(name) === word) {
-        waiting.words.delete(name)
-      }
-    }
+  try {
     await pause()
+    while (waiting.words.size > 0 && !waiting.leaving) {
+      const words = new Map(waiting.words)
+      const here = router.currentRoute.value
+      const query = { ...here.query, ...Object.fromEntries(words) }
+      const said = Object.entries(query).filter(([, word]) => word !== '')
+      await router.replace({ path: here.path, query: Object.fromEntries(said), hash: here.hash })
+      for (const [name, word] of words) {
+        if (waiting.words.get(name) === word) {
+          waiting.words.delete(name)
+        }
+      }
+      await pause()
+    }
+  } finally {
+    waiting.going = false
   }
-  waiting.going = false
 }
 
 /**

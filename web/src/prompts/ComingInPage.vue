@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { usePageTitle } from '@/address'
+import { useDayInAddress, usePageTitle } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords, fromIso, toIso } from '@/days'
 import { SendingsDialog } from '@/sending'
@@ -9,19 +9,13 @@ import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import DatePicker from 'primevue/datepicker'
 import { computed, ref } from 'vue'
-import { RouterLink, useRoute, useRouter } from 'vue-router'
+import { RouterLink } from 'vue-router'
 
 /** The sheet of a morning: who comes in and is to be told of something, by site and provider. */
 const session = useSession()
-const route = useRoute()
-const router = useRouter()
 const sendingShown = ref(false)
 
-const ISO = /^\d{4}-\d{2}-\d{2}$/
-const day = computed(() => {
-  const asked = route.query.day
-  return typeof asked === 'string' && ISO.test(asked) ? asked : session.today
-})
+const day = useDayInAddress('day', () => session.today)
 usePageTitle(() => ['Coming in', dayWords(day.value), 'Today'])
 const { data: sheet, error } = useQuery({
   queryKey: computed(() => ['prompts', 'sheet', day.value]),
@@ -32,7 +26,7 @@ const groups = computed(() => (sheet.value?.day === day.value ? sheet.value.grou
 
 function goTo(to: unknown) {
   if (to instanceof Date) {
-    void router.replace({ query: { day: toIso(to) } })
+    day.value = toIso(to)
   }
 }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { placesOf } from '@/places'
+import { isWithin, placesOf } from '@/places'
 import { WhoRings } from '@/prompts'
 import { OwnAccountDialog, useSession } from '@/session'
 import { useVeil, VEIL_KEY } from '@/veil'
@@ -14,10 +14,6 @@ const accountShown = ref(false)
 const places = computed(() => placesOf(session.roles))
 
 const route = useRoute()
-/** Whether a place, or something within it, is shown. */
-function isHere(place: string): boolean {
-  return route.path === place || route.path.startsWith(`${place}/`)
-}
 
 /** A function key, as the veil's, since it is pressed wherever one is. */
 const WHO_KEY = 'F8'
@@ -44,7 +40,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         v-for="place in places"
         :key="place.to"
         :to="place.to"
-        :class="{ here: isHere(place.to) }"
+        :class="{ here: isWithin(route.path, place.to) }"
         >{{ place.name }}</RouterLink
       >
     </nav>

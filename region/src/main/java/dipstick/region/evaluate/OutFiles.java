@@ -39,9 +39,7 @@ final class OutFiles {
     void put(String name, MessageType schema, Iterable<Object[]> rows, Optional<FileEncryptionProperties> encryption)
             throws IOException {
         Path aside = aside(name);
-        try (ParquetWriter<Object[]> out = encryption.isPresent()
-                ? RowWriter.open(aside, schema, storage, encryption.get())
-                : RowWriter.open(aside, schema, storage)) {
+        try (ParquetWriter<Object[]> out = RowWriter.open(aside, schema, storage, encryption)) {
             for (Object[] row : rows) {
                 out.write(row);
             }

@@ -14,7 +14,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.IntStream;
 import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Option;
@@ -91,10 +90,10 @@ final class WhatIsAsked {
     }
 
     private List<Question.Document> documents(SentQuestion sent) {
-        Function<Integer, String> name = place -> source.question.orElseThrow() + ", /documents/" + place;
         return IntStream.range(0, sent.documents().size())
                 .mapToObj(place -> new Question.Document(
-                        name.apply(place), sent.documents().get(place).toString()))
+                        source.question.orElseThrow() + ", /documents/" + place,
+                        sent.documents().get(place).toString()))
                 .toList();
     }
 

@@ -30,27 +30,31 @@ public final class RowWriter {
     /** Whatever takes cells in the order of a schema. What rows of events are about is said in the footer. */
     public static ParquetWriter<Object[]> open(Path file, MessageType schema, Configuration storage)
             throws IOException {
-        return open(file, schema, storage, ConceptRows.FIELDS.stream().allMatch(schema::containsField));
+        return open(file, schema, storage, Optional.empty());
     }
 
-    /** The same with some columns that only whoever has the key can read. */
+    /** @param encryption of columns that only whoever has the key can read */
     public static ParquetWriter<Object[]> open(
-            Path file, MessageType schema, Configuration storage, FileEncryptionProperties encryption)
+            Path file, MessageType schema, Configuration storage, Optional<FileEncryptionProperties> encryption)
             throws IOException {
-        return new Builder(file, schema, storage, false)
-                .withCompressionCodec(CompressionCodecName.SNAPPY)
-                .withEncryption(encryption)
-                .build();
+        boolean saysConcepts = ConceptRows.FIELDS.stream().allMatch(schema::containsField);
+        Builder builder = builder(file, schema, storage, saysConcepts);
+        encryption.ifPresent(builder::withEncryption);
+        return builder.build();
     }
 
     /** @param saysConcepts whether the footer says what the rows are about, for which the schema is that of events */
     static ParquetWriter<Object[]> open(Path file, MessageType schema, Configuration storage, boolean saysConcepts)
             throws IOException {
+        return builder(file, schema, storage, saysConcepts).build();
+    }
+
+    private static Builder builder(Path file, MessageType schema, Configuration storage, boolean saysConcepts)
+            throws IOException {
         return new Builder(file, schema, storage, saysConcepts)
                 .withCompressionCodec(CompressionCodecName.SNAPPY)
                 .withRowGroupSize(ROW_GROUP_BYTES)
-                .withPageRowCountLimit(ROWS_OF_A_PAGE)
-                .build();
+                .withPageRowCountLimit(ROWS_OF_A_PAGE);
     }
 
     private static final class Builder extends ParquetWriter.Builder<Object[], Builder> {

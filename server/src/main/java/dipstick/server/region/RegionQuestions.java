@@ -30,8 +30,12 @@ class RegionQuestions {
     }
 
     SentQuestion of(SavedSet list) {
+        return of(list, sets.withNamed(list));
+    }
+
+    private SentQuestion of(SavedSet list, List<CriteriaSource> documents) {
         return new SentQuestion(
-                sets.withNamed(list).stream().map(CriteriaSource::json).toList(),
+                documents.stream().map(CriteriaSource::json).toList(),
                 criteria.dialsOf(list),
                 today.zone(),
                 today.day());
@@ -57,6 +61,6 @@ class RegionQuestions {
                     String.join(", ", naming) + " names people of this practice, by a roster or by their numbers. That"
                             + " means nobody elsewhere, and must not leave the house; so there is no question to send.");
         }
-        return of(list);
+        return of(list, documents);
     }
 }

@@ -140,7 +140,7 @@ public final class Commands {
             int newest = BeforeStart.newest();
             if (DataFolder.version(database) != newest) {
                 throw new CannotStart("The database in " + data.path()
-                        + " is of an earlier Dipstick. Start this one over it" + " first; nothing was written.");
+                        + " is of an earlier Dipstick. Start this one over it first; nothing was written.");
             }
             PlainRecords.write(database, part);
         });

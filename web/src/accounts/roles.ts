@@ -15,7 +15,7 @@ export const ROLES: Record<Role, string> = {
 export const ROLE_WORDS: readonly { role: Role; does: string }[] = [
   { role: 'COORDINATOR', does: 'builds criteria, brings records in, shares lists' },
   { role: 'CALLER', does: 'works the lists' },
-  { role: 'CLINICIAN', does: 'sees people, and sets them aside' },
+  { role: 'CLINICIAN', does: 'sees people, and excuses them' },
   { role: 'MANAGER', does: 'sees how lists stand, and the audit log' },
   { role: 'ADMINISTRATOR', does: 'keeps accounts and records; reads no list' },
 ]

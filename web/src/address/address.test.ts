@@ -69,8 +69,8 @@ describe('a word in the address', () => {
 
   it('follows whoever goes to an address', async () => {
     const { wrapper, router } = await page()
-    await router.push('/?pile=aside&part=x')
-    expect(wrapper.text()).toBe('aside x')
+    await router.push('/?pile=excused&part=x')
+    expect(wrapper.text()).toBe('excused x')
     await router.push('/')
     expect(wrapper.text()).toBe('open')
   })
@@ -82,7 +82,7 @@ describe('a word in the address', () => {
     await said()
     expect(router.currentRoute.value.fullPath).toBe('/elsewhere')
     const leaving = router.push('/further')
-    pile.value = 'aside'
+    pile.value = 'excused'
     await leaving
     await said()
     expect(router.currentRoute.value.path).toBe('/further')

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { useDayInAddress, usePageTitle } from '@/address'
 import { timeWords } from '@/days'
+import { useKeysOfPlace } from '@/keys'
 import { useSession } from '@/session'
 import AsOfDate from '@/shell/AsOfDate.vue'
-import { VEIL_KEY } from '@/veil'
 import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
@@ -53,7 +52,6 @@ const set = useSavedSet(
 const { history, state, isNew, unsaved, onBench, loaded, saving, problem, conflict, broughtBack } =
   set
 
-const keysShown = ref(false)
 const behind = shallowRef<Behind>(ON_LIST)
 const asOf = useDayInAddress('as-of', () => session.today)
 /** How the dials are turned here; it is not saved with the set. */
@@ -245,27 +243,24 @@ function onKey(event: KeyboardEvent) {
     } else {
       history.undo()
     }
-  } else if (event.key === '?' && !typing) {
-    keysShown.value = true
   }
 }
 
 useEventListener(window, 'keydown', onKey)
 const KEYS = [
-  ['Ctrl+S', 'save as a draft'],
-  ['Ctrl+Enter', 'publish'],
-  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
-  ['Alt+1, Alt+2, Alt+3', 'type a criterion to include, exclude, should have'],
-  ['Tab, Enter', 'go to a word of a sentence, change it'],
-  ['F2 on a sentence', 'type it anew'],
-  ['Alt+↑, Alt+↓ on a sentence', 'move it up, down, also into the next section'],
-  ['Alt+O on a sentence', 'switch it off or on'],
-  ['Alt+Delete on a sentence', 'remove it'],
-  ['↑, ↓ beside an opened person', 'previous, next person'],
-  ['←, → and Page Up, Page Down on the ribbon', 'a day, a month earlier or later'],
-  [VEIL_KEY, 'hide or show names and contacts'],
-  ['Esc', 'close what is open'],
+  { key: 'Ctrl+S', does: 'save as a draft' },
+  { key: 'Ctrl+Enter', does: 'publish' },
+  { key: 'Ctrl+Z, Ctrl+Shift+Z', does: 'undo, redo' },
+  { key: 'Alt+1, Alt+2, Alt+3', does: 'type a criterion to include, exclude, should have' },
+  { key: 'Tab, Enter', does: 'go to a word of a sentence, change it' },
+  { key: 'F2 on a sentence', does: 'type it anew' },
+  { key: 'Alt+↑, Alt+↓ on a sentence', does: 'move it up, down, also into the next section' },
+  { key: 'Alt+O on a sentence', does: 'switch it off or on' },
+  { key: 'Alt+Delete on a sentence', does: 'remove it' },
+  { key: '↑, ↓ beside an opened person', does: 'previous, next person' },
+  { key: '←, → and Page Up, Page Down on the ribbon', does: 'a day, a month earlier or later' },
 ]
+useKeysOfPlace(() => ({ place: 'the bench', keys: KEYS }))
 </script>
 
 <template>
@@ -303,7 +298,6 @@ const KEYS = [
         @click="more?.toggle($event)"
       />
       <Menu ref="more" :model="moreItems" popup />
-      <Button text label="?" aria-label="Keys of this place" @click="keysShown = true" />
       <Button
         outlined
         label="Save"
@@ -391,14 +385,6 @@ const KEYS = [
       @publish="publish"
     />
     <SetTextDialog v-model:visible="textShown" :document="document" @use="change($event)" />
-    <Dialog v-model:visible="keysShown" modal header="Keys of the bench">
-      <dl class="keys">
-        <template v-for="[key, what] in KEYS" :key="key">
-          <dt>{{ key }}</dt>
-          <dd>{{ what }}</dd>
-        </template>
-      </dl>
-    </Dialog>
   </div>
 </template>
 
@@ -439,20 +425,5 @@ const KEYS = [
 .left {
   overflow: auto;
   min-height: 0;
-}
-
-.keys {
-  display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 4px 18px;
-  margin: 0;
-}
-
-.keys dt {
-  font-weight: 600;
-}
-
-.keys dd {
-  margin: 0;
 }
 </style>

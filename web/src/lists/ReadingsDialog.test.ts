@@ -47,7 +47,7 @@ const PEOPLE = [
   moved('Joiner', 'OFF', 'ON', { cause: 'TIME', words: 'Comes of the age on 20 Nov 2026.' }),
   moved('Leaver', 'ON', 'OFF', { cause: 'DONE', words: 'Now on record: Visit on 18 Nov 2026.' }),
   moved('Stayer', 'ON', 'ON', { dueWas: 'never', dueIs: '2026-01-01', bandIs: 'Late' }),
-  moved('Asider', 'ON', 'ON', { setAside: 'until 1 Mar 2027: abroad (Tam)' }),
+  moved('Excuser', 'ON', 'ON', { excused: 'until 1 Mar 2027: abroad (Tam)' }),
 ]
 
 const PLAN = {
@@ -111,13 +111,13 @@ describe('the readings of a list', () => {
     expect(lines[2]).toContain('when it was published')
   })
 
-  it('say who joined, left, stayed and was set aside since the one before', async () => {
+  it('say who joined, left, stayed and was excused since the one before', async () => {
     const { wrapper, asked } = await dialog()
     expect(asked.some((one) => one.path.endsWith('readings-compared?from=2&to=3'))).toBe(true)
     const words = wrapper.find('.changes').text().replace(/\s+/g, ' ')
     expect(words).toContain('Joiner, Ada, 76Comes of the age on 20 Nov 2026.')
     expect(words).toContain('Leaver, Ada, 76Now on record: Visit on 18 Nov 2026.')
-    expect(words).toContain('Set aside since: 1')
+    expect(words).toContain('Excused since: 1')
     expect(words).toContain('until 1 Mar 2027: abroad (Tam)')
     expect(words).toContain('Stayed: 2')
     expect(words).toContain('due never met, now 1 Jan 2026; no band, now Late')

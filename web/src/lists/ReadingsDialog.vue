@@ -70,8 +70,8 @@ const moves = computed(() => movesOf(compared.value?.people ?? []))
 const stayed = computed(() =>
   (compared.value?.people ?? []).filter((one) => one.was === one.nowIs && one.nowIs !== 'OFF'),
 )
-const aside = computed(() =>
-  (compared.value?.people ?? []).filter((one) => one.setAside !== undefined),
+const excused = computed(() =>
+  (compared.value?.people ?? []).filter((one) => one.excused !== undefined),
 )
 
 watch(visible, () => {
@@ -194,14 +194,14 @@ function differs(one: Schemas['Moved']): string {
             </li>
           </ul>
         </template>
-        <template v-if="aside.length">
-          <h3>Set aside since: {{ count(aside.length) }}</h3>
+        <template v-if="excused.length">
+          <h3>Excused since: {{ count(excused.length) }}</h3>
           <ul>
-            <li v-for="one in aside" :key="one.person.id">
+            <li v-for="one in excused" :key="one.person.id">
               <Drop :outcome="OUTCOMES[one.nowIs]" />
               <span
                 ><Veiled :text="one.person.name" /><br /><span class="quiet">{{
-                  one.setAside
+                  one.excused
                 }}</span></span
               >
             </li>

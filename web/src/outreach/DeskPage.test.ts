@@ -114,7 +114,7 @@ describe('the desk', () => {
   it('takes the next who is free, and passes over whom a colleague has', async () => {
     const { wrapper, works } = await desk()
     expect(inHand(wrapper)).toBe('Ardle, Ada')
-    await press('n')
+    await press('+')
     expect(works()).toMatchObject([{ kind: 'TAKE', people: [{ person: 'Marl' }] }])
     expect(inHand(wrapper)).toBe('Marl, Ada')
     expect(wrapper.find('.told').text()).toContain('Taken: Marl, Ada')
@@ -135,7 +135,7 @@ describe('the desk', () => {
   it('does nothing by letters that are typed', async () => {
     const { wrapper, works } = await desk()
     const field = wrapper.find('#find-on-desk')
-    await press('n', field.element)
+    await press('+', field.element)
     await press('1', wrapper.find('textarea').element)
     expect(works()).toEqual([])
     await field.setValue('tove')
@@ -153,9 +153,9 @@ describe('the desk', () => {
   it('does things about all that are marked', async () => {
     const { wrapper, works } = await desk()
     await press('ArrowDown')
-    await press('x')
+    await press('*')
     await press('ArrowDown')
-    await press('x')
+    await press('*')
     expect(wrapper.find('.bulk').text()).toContain('2 marked')
     await button(wrapper, 'Take').trigger('click')
     await flushPromises()
@@ -165,10 +165,10 @@ describe('the desk', () => {
     expect(wrapper.find('.bulk').exists()).toBe(false)
   })
 
-  it('sets aside with a reason, and closes with one', async () => {
+  it('excuses with a reason, and closes with one', async () => {
     const { wrapper, works } = await desk()
     await press('ArrowDown')
-    await press('s')
+    await press('e')
     await wrapper.find('#reason').setValue('abroad')
     await wrapper.find('[role=dialog] form').trigger('submit')
     await flushPromises()
@@ -176,7 +176,7 @@ describe('the desk', () => {
     await wrapper.find('[role=dialog] form').trigger('submit')
     await flushPromises()
     expect(works()).toMatchObject([
-      { kind: 'SET_ASIDE', words: 'abroad' },
+      { kind: 'EXCUSE', words: 'abroad' },
       { kind: 'CLOSE', words: 'No response' },
     ])
   })
@@ -234,7 +234,7 @@ describe('the desk', () => {
 
   it('is only looked at by who may not work it', async () => {
     const { wrapper, works } = await desk({ right: 'VIEW' })
-    for (const key of ['n', 't', '1', 's', 'd', 'g', 'u']) {
+    for (const key of ['+', 't', '1', 'e', 'd', 'g', '-', '0']) {
       await press(key)
     }
     expect(works()).toEqual([])

@@ -4,6 +4,7 @@ import { sentenceOf } from '@/api/client'
 import type { WorkFields } from '@/api/work'
 import { dayWords } from '@/days'
 import { OutDialog } from '@/exchange'
+import { isTyped, useKeys, useKeysOfPlace } from '@/keys'
 import { DialsSet, ReadingsDialog } from '@/lists'
 import { PromptRuleDialog } from '@/prompts'
 import { SendingsDialog } from '@/sending'
@@ -16,11 +17,10 @@ import Button from 'primevue/button'
 import { computed, nextTick, ref, shallowRef, toRef, useTemplateRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { SET_ORDER, USUAL_VIEW, type ColumnId } from './columns'
+import { useDeskKeys, type DeskAct } from './deskKeys'
 import DeskQueues from './DeskQueues.vue'
 import DeskTable from './DeskTable.vue'
 import GiveDialog from './GiveDialog.vue'
-import { isTyped } from './keys'
-import KeysDialog from './KeysDialog.vue'
 import MannerDialog from './MannerDialog.vue'
 import MarkedBar from './MarkedBar.vue'
 import PersonInHand from './PersonInHand.vue'
@@ -42,6 +42,8 @@ const WHOLE = '*'
 const session = useSession()
 const veil = useVeil()
 const { work, warn, undo, told, canUndo } = useDesk(toRef(() => id))
+const keys = useKeys()
+const deskKeys = useDeskKeys()
 
 const saidQueue = useInAddress('queue')
 const queue = computed<QueueId>({
@@ -70,9 +72,8 @@ const shown = ref<
   | 'readings'
   | 'manner'
   | 'sharing'
-  | 'keys'
   | 'plan'
-  | 'aside'
+  | 'excuse'
   | 'close'
   | 'give'
   | 'view'
@@ -305,8 +306,8 @@ function plan(next: Step, day: string) {
   void about('PLAN', `${name} on ${dayWords(day)}`, { step: next, day, words: note.value.trim() })
 }
 
-function setAside(reason: string, until: string, all: boolean) {
-  void about('SET_ASIDE', 'Set aside', { words: reason, day: until, everywhere: all })
+function excuse(reason: string, until: string, all: boolean) {
+  void about('EXCUSE', 'Excused', { words: reason, day: until, everywhere: all })
 }
 
 function bringBack() {
@@ -360,25 +361,51 @@ function sortBy(column: ColumnId) {
   })
 }
 
-const doing: Record<string, () => unknown> = {
-  ArrowDown: () => step(1),
-  j: () => step(1),
-  ArrowUp: () => step(-1),
-  k: () => step(-1),
-  n: takeNext,
-  t: takeOrLetGo,
-  w: () => panel.value?.focusNote(),
-  c: () => (shown.value = 'plan'),
-  s: () => (shown.value = 'aside'),
-  d: () => (shown.value = 'close'),
-  r: bringBack,
-  g: () => (shown.value = 'give'),
-  x: markCurrent,
-  u: undo,
-  '/': () => document.getElementById('find-on-desk')?.focus(),
-  '?': () => (shown.value = 'keys'),
+const doing: Record<DeskAct, () => unknown> = {
+  takeNext,
+  note: () => panel.value?.focusNote(),
+  undo,
+  mark: markCurrent,
+  find: () => document.getElementById('find-on-desk')?.focus(),
+  take: takeOrLetGo,
+  plan: () => (shown.value = 'plan'),
+  excuse: () => (shown.value = 'excuse'),
+  close: () => (shown.value = 'close'),
+  back: bringBack,
+  give: () => (shown.value = 'give'),
 }
-const FREE_FOR_ALL = new Set(['ArrowDown', 'ArrowUp', 'j', 'k', '/', '?', 'x'])
+const FREE_FOR_ALL = new Set<DeskAct>(['find', 'mark'])
+
+useKeysOfPlace(() => ({
+  place: 'the desk',
+  keys: [
+    { key: '↓ ↑', does: 'next and previous person' },
+    { key: '1 … 9', does: 'log what came of the attempt' },
+    ...deskKeys.all.map((one) => ({
+      ...one,
+      change: (key: string) => deskKeys.change(one.act, key),
+    })),
+    { key: 'Ctrl+Enter', does: 'keep the note by itself' },
+    { key: 'Ctrl+P', does: 'print all of this pile' },
+  ],
+  asAtFirst: deskKeys.asAtFirst,
+}))
+
+/** What a key does here, if anything; whoever may only look goes through the list, finds and marks. */
+function actOf(key: string): { does: () => unknown; isHeldDown: boolean } | undefined {
+  if (key === 'ArrowDown' || key === 'ArrowUp') {
+    return { does: () => step(key === 'ArrowDown' ? 1 : -1), isHeldDown: true }
+  }
+  const act = keys.single ? deskKeys.actOf(key.toLowerCase()) : undefined
+  if (act) {
+    return mayWork.value || FREE_FOR_ALL.has(act)
+      ? { does: doing[act], isHeldDown: false }
+      : undefined
+  }
+  return keys.single && mayWork.value && /^[1-9]$/.test(key)
+    ? { does: () => log(outcomes.value[Number(key) - 1]?.id), isHeldDown: false }
+    : undefined
+}
 
 const printing = ref(false)
 /** Of more than this a sheet of paper is no help. */
@@ -404,16 +431,15 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     void print()
     return
   }
-  if (isTyped(event) || shown.value !== '') {
+  if (isTyped(event) || shown.value !== '' || keys.shown) {
     return
   }
-  const digit = Number.parseInt(event.key)
-  const act = digit >= 1 ? () => log(outcomes.value[digit - 1]?.id) : doing[event.key]
-  if (act && (mayWork.value || FREE_FOR_ALL.has(event.key))) {
+  const act = actOf(event.key)
+  if (act) {
     event.preventDefault()
     // A key that is held down goes on through the list, but logs one attempt.
-    if (!event.repeat || FREE_FOR_ALL.has(event.key)) {
-      void act()
+    if (!event.repeat || act.isHeldDown) {
+      void act.does()
     }
   }
 })
@@ -428,9 +454,8 @@ function model(name: typeof shown.value) {
 const readingsShown = model('readings')
 const mannerShown = model('manner')
 const sharingShown = model('sharing')
-const keysShown = model('keys')
 const planShown = model('plan')
-const asideShown = model('aside')
+const excuseShown = model('excuse')
 const closeShown = model('close')
 const giveShown = model('give')
 const viewShown = model('view')
@@ -484,7 +509,6 @@ async function takeOut() {
         <option v-for="one in views" :key="one.name">{{ one.name }}</option>
       </select>
       <Button text size="small" label="Columns" @click="shown = 'view'" />
-      <Button text size="small" label="Keys (?)" @click="shown = 'keys'" />
     </div>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-else-if="!desk" class="quiet">The list is being fetched.</p>
@@ -507,7 +531,7 @@ async function takeOut() {
             @take="about('TAKE', 'Taken')"
             @give="shown = 'give'"
             @letter="takeOut"
-            @aside="shown = 'aside'"
+            @excuse="shown = 'excuse'"
             @close="shown = 'close'"
             @nobody="marked = new Map()"
           />
@@ -541,10 +565,21 @@ async function takeOut() {
               {{ allShown ? 'Show only the first' : 'Show all' }}
             </button>
           </p>
-          <p class="told" role="status">
-            {{ told }}
-            <button v-if="canUndo" class="word" @click="undo">Undo (u)</button>
-          </p>
+          <div class="foot">
+            <Button
+              v-if="mayWork"
+              size="small"
+              outlined
+              :label="deskKeys.named('Take next', 'takeNext')"
+              @click="takeNext"
+            />
+            <p class="told" role="status">
+              {{ told }}
+              <button v-if="canUndo" class="word" @click="undo">
+                {{ deskKeys.named('Undo', 'undo') }}
+              </button>
+            </p>
+          </div>
         </div>
         <PersonInHand
           v-if="row"
@@ -561,7 +596,7 @@ async function takeOut() {
           @take="takeOrLetGo"
           @let-go="takeOrLetGo"
           @plan="shown = 'plan'"
-          @aside="shown = 'aside'"
+          @excuse="shown = 'excuse'"
           @back="bringBack"
           @close="shown = 'close'"
           @reopen="bringBack"
@@ -586,14 +621,13 @@ async function takeOut() {
       :may-change="mayChange"
     />
     <SharingDialog :id="id" v-model:visible="sharingShown" :name="desk?.name ?? ''" />
-    <KeysDialog v-model:visible="keysShown" />
     <PlanDialog v-model:visible="planShown" :today="session.today" @plan="plan" />
     <ReasonDialog
-      v-model:visible="asideShown"
-      what="aside"
+      v-model:visible="excuseShown"
+      what="excuse"
       :people="targets.length"
       :today="session.today"
-      @save="setAside"
+      @save="excuse"
     />
     <ReasonDialog
       v-model:visible="closeShown"
@@ -657,9 +691,16 @@ async function takeOut() {
   min-height: 0;
 }
 
-.told {
+.foot {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 30px;
   margin: 4px 6px 0;
-  min-height: 20px;
+}
+
+.told {
+  margin: 0;
   color: var(--soft-ink);
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { count } from '@/stick'
 import InputText from 'primevue/inputtext'
+import { useDeskKeys } from './deskKeys'
 import { ALL_BANDS, type Queue, type QueueId } from './queues'
 
 /** The piles of the desk with how many are in each, the part of the list, and what is looked for in them. */
@@ -17,6 +18,8 @@ const { queues, parts, bands } = defineProps<{
   bands: readonly { band: string; people: number }[]
 }>()
 const emit = defineEmits<{ found: [] }>()
+
+const { named } = useDeskKeys()
 </script>
 
 <template>
@@ -48,7 +51,7 @@ const emit = defineEmits<{ found: [] }>()
       id="find-on-desk"
       v-model="find"
       size="small"
-      placeholder="Find (/)"
+      :placeholder="named('Find', 'find')"
       aria-label="Find on this list"
       @keydown.esc="find = ''"
       @keydown.enter="emit('found')"

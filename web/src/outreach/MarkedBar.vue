@@ -8,7 +8,7 @@ const emit = defineEmits<{
   take: []
   give: []
   letter: []
-  aside: []
+  excuse: []
   close: []
   nobody: []
 }>()
@@ -20,7 +20,7 @@ const emit = defineEmits<{
     <Button size="small" text label="Take" @click="emit('take')" />
     <Button size="small" text label="Give to…" @click="emit('give')" />
     <Button size="small" text label="Letter…" @click="emit('letter')" />
-    <Button size="small" text label="Set aside…" @click="emit('aside')" />
+    <Button size="small" text label="Excuse…" @click="emit('excuse')" />
     <Button size="small" text label="Close…" @click="emit('close')" />
     <button class="word" @click="emit('nobody')">mark nobody</button>
   </div>

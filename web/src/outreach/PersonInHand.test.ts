@@ -94,7 +94,7 @@ describe('the person in hand', () => {
     })
     expect(wrapper.text()).toContain('Ines Wray has this person in hand.')
     expect(wrapper.find('[data-outcome=reached]').attributes('disabled')).toBeDefined()
-    expect(button(wrapper, 'Set aside… (s)').attributes('disabled')).toBeDefined()
+    expect(button(wrapper, 'Excuse… (e)').attributes('disabled')).toBeDefined()
   })
 
   it('is held back with the reason, but may be looked after', async () => {
@@ -104,18 +104,18 @@ describe('the person in hand', () => {
     expect(looked.find('.notice').text()).toBe('Was reached on 20 Nov 2026.')
   })
 
-  it('is set aside until somebody brings them back', async () => {
-    const wrapper = await inHand({ setAside: 'until 1 Mar 2027: abroad (Dr Pennifer)' })
-    expect(wrapper.text()).toContain('Set aside. until 1 Mar 2027: abroad (Dr Pennifer)')
+  it('is excused until somebody brings them back', async () => {
+    const wrapper = await inHand({ excused: 'until 1 Mar 2027: abroad (Dr Pennifer)' })
+    expect(wrapper.text()).toContain('Excused. until 1 Mar 2027: abroad (Dr Pennifer)')
     expect(wrapper.find('.outcomes').exists()).toBe(false)
-    await button(wrapper, 'Bring back (r)').trigger('click')
+    await button(wrapper, 'Bring back (b)').trigger('click')
     expect(wrapper.emitted('back')).toHaveLength(1)
   })
 
   it('says what became of those who are done with', async () => {
     const closed = await inHand({ open: false, state: 'CLOSED', changedOn: '2026-11-20' })
     expect(closed.text()).toContain('closed, 20 Nov 2026')
-    await button(closed, 'Open again (r)').trigger('click')
+    await button(closed, 'Open again (b)').trigger('click')
     expect(closed.emitted('reopen')).toHaveLength(1)
     const done = await inHand({ open: false, state: 'DONE', changedOn: '2026-11-21' })
     expect(done.text()).toContain('done, 21 Nov 2026')

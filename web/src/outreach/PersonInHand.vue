@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
+import { useKeys } from '@/keys'
 import { PersonActs, PersonPanel } from '@/people'
 import { PersonPrompts } from '@/prompts'
 import { Veiled, VeiledWords } from '@/veil'
@@ -8,6 +9,7 @@ import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Textarea from 'primevue/textarea'
 import { computed, ref, useTemplateRef, watch } from 'vue'
+import { useDeskKeys } from './deskKeys'
 import type { DeskRow } from './queues'
 import { STATES, STEPS } from './words'
 
@@ -27,12 +29,15 @@ const emit = defineEmits<{
   take: []
   letGo: []
   plan: []
-  aside: []
+  excuse: []
   back: []
   close: []
   reopen: []
   give: []
 }>()
+
+const { named } = useDeskKeys()
+const keys = useKeys()
 
 const WAYS = ['phone', 'mobile', 'email']
 const ADDRESS = ['address', 'city', 'postcode']
@@ -94,7 +99,7 @@ defineExpose({ focusNote })
       <span class="quiet">{{ row.person.site }}</span>
     </header>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
-    <p v-if="row.setAside" class="notice" role="status">Set aside. {{ row.setAside }}</p>
+    <p v-if="row.excused" class="notice" role="status">Excused. {{ row.excused }}</p>
     <p v-else-if="row.heldBack" class="notice" :class="{ calm: !row.held }" role="status">
       <template v-if="row.held">Held back: </template>{{ row.heldBack }}
     </p>
@@ -136,7 +141,7 @@ defineExpose({ focusNote })
     </ul>
     <PersonPanel v-if="shownReasons && view" :view="view" :as-of="asOf" class="reasons" />
 
-    <template v-if="row.open && !row.setAside">
+    <template v-if="row.open && !row.excused">
       <h3>
         What came of it <span class="quiet">next: {{ next }}</span>
       </h3>
@@ -149,7 +154,7 @@ defineExpose({ focusNote })
           :data-outcome="outcome.id"
           @click="emit('outcome', outcome.id)"
         >
-          <kbd v-if="i < 9">{{ i + 1 }}</kbd> {{ outcome.name }}
+          <kbd v-if="i < 9 && keys.single">{{ i + 1 }}</kbd> {{ outcome.name }}
         </button>
       </div>
       <label v-if="others.length" class="everywhere">
@@ -163,7 +168,7 @@ defineExpose({ focusNote })
       v-model="note"
       rows="2"
       fluid
-      placeholder="Note (w); goes with the outcome, or by itself with Ctrl+Enter"
+      :placeholder="`${named('Note', 'note')}; goes with the outcome, or by itself with Ctrl+Enter`"
       aria-label="Note"
       @keydown.ctrl.enter.prevent="emit('note')"
       @keydown.esc.prevent.stop="($event.target as HTMLElement).blur()"
@@ -173,39 +178,51 @@ defineExpose({ focusNote })
         <Button
           v-if="!row.inHand"
           size="small"
-          label="Take (t)"
-          :disabled="row.setAside !== undefined"
+          :label="named('Take', 'take')"
+          :disabled="row.excused !== undefined"
           @click="emit('take')"
         />
         <Button
           v-else-if="row.inHand.mine"
           size="small"
           outlined
-          label="Let go (t)"
+          :label="named('Let go', 'take')"
           @click="emit('letGo')"
         />
-        <template v-if="row.setAside === undefined">
+        <template v-if="row.excused === undefined">
           <Button
             size="small"
             text
-            label="Call again on… (c)"
+            :label="named('Call again on…', 'plan')"
             :disabled="!free"
             @click="emit('plan')"
           />
           <Button
             size="small"
             text
-            label="Set aside… (s)"
+            :label="named('Excuse…', 'excuse')"
             :disabled="!free"
-            @click="emit('aside')"
+            @click="emit('excuse')"
           />
-          <Button size="small" text label="Done… (d)" :disabled="!free" @click="emit('close')" />
+          <Button
+            size="small"
+            text
+            :label="named('Done…', 'close')"
+            :disabled="!free"
+            @click="emit('close')"
+          />
         </template>
-        <Button v-else size="small" text label="Bring back (r)" @click="emit('back')" />
-        <Button size="small" text label="Give to… (g)" @click="emit('give')" />
+        <Button
+          v-else
+          size="small"
+          text
+          :label="named('Bring back', 'back')"
+          @click="emit('back')"
+        />
+        <Button size="small" text :label="named('Give to…', 'give')" @click="emit('give')" />
       </template>
       <template v-else-if="row.state === 'CLOSED'">
-        <Button size="small" label="Open again (r)" @click="emit('reopen')" />
+        <Button size="small" :label="named('Open again', 'back')" @click="emit('reopen')" />
       </template>
       <span v-if="!row.open" class="quiet">
         {{ STATES[row.state] }}, {{ dayWords(row.changedOn) }}

@@ -7,17 +7,17 @@ import InputText from 'primevue/inputtext'
 
 import { ref, watch } from 'vue'
 
-/** Why somebody is set aside, with an end where there is one, or closed on the list. */
+/** Why somebody is excused, with an end where there is one, or closed on the list. */
 const visible = defineModel<boolean>('visible', { required: true })
 const { what, people, today } = defineProps<{
-  what: 'aside' | 'close'
+  what: 'excuse' | 'close'
   people: number
   today: string
 }>()
 const emit = defineEmits<{ save: [reason: string, until: string, everywhere: boolean] }>()
 
 const OFFERED = {
-  aside: [
+  excuse: [
     'Asked to be left alone for now',
     'Done elsewhere, proof on its way',
     'No longer applies',
@@ -48,7 +48,7 @@ function save() {
     v-model:visible="visible"
     modal
     :header="
-      (what === 'aside' ? 'Set aside' : 'Close on this list') +
+      (what === 'excuse' ? 'Excuse' : 'Close on this list') +
       (people > 1 ? `: ${String(people)} people` : '')
     "
     :style="{ width: '480px' }"
@@ -69,7 +69,7 @@ function save() {
           </button>
         </span>
       </span>
-      <template v-if="what === 'aside'">
+      <template v-if="what === 'excuse'">
         <label for="until">Until</label>
         <DatePicker
           :model-value="fromIso(until)"
@@ -87,7 +87,7 @@ function save() {
       </template>
       <span></span>
       <span class="buttons">
-        <Button type="submit" :label="what === 'aside' ? 'Set aside' : 'Close'" />
+        <Button type="submit" :label="what === 'excuse' ? 'Excuse' : 'Close'" />
         <Button type="button" text label="Leave as it was" @click="visible = false" />
       </span>
     </form>

@@ -29,8 +29,8 @@ async function opened(dialog: Component, props: Record<string, unknown>) {
   return wrapper
 }
 
-describe('setting somebody aside', () => {
-  const props = { what: 'aside', people: 1, today: '2026-11-26' }
+describe('excusing somebody', () => {
+  const props = { what: 'excuse', people: 1, today: '2026-11-26' }
 
   it('wants a reason, offers some, and is for good unless an end is given', async () => {
     const wrapper = await opened(ReasonDialog, props)
@@ -51,7 +51,7 @@ describe('setting somebody aside', () => {
 
   it('says of how many', async () => {
     const wrapper = await opened(ReasonDialog, { ...props, people: 4 })
-    expect(wrapper.find('[role=dialog]').attributes('aria-label')).toBe('Set aside: 4 people')
+    expect(wrapper.find('[role=dialog]').attributes('aria-label')).toBe('Excuse: 4 people')
   })
 })
 

@@ -20,7 +20,7 @@ export type QueueId =
   | 'progress'
   | 'waiting'
   | 'held'
-  | 'aside'
+  | 'excused'
   | 'done'
 
 export const QUEUES: readonly Queue[] = [
@@ -37,7 +37,7 @@ export const QUEUES: readonly Queue[] = [
   { id: 'progress', name: 'In progress', empty: 'Nobody was tried yet.' },
   { id: 'waiting', name: 'Waiting', empty: 'Nobody’s next step lies ahead.' },
   { id: 'held', name: 'Held back', empty: 'Nobody is held back.' },
-  { id: 'aside', name: 'Set aside', empty: 'Nobody is set aside.' },
+  { id: 'excused', name: 'Excused', empty: 'Nobody is excused.' },
   { id: 'done', name: 'Done', empty: 'Nobody was done with or left in the last sixty days.' },
 ]
 

@@ -108,7 +108,7 @@ function dueWords(due: string): string {
       <RouterLink :to="{ path: `/lists/${encodeURIComponent(opened)}`, query: { person } }">
         Open at the desk of this list
       </RouterLink>
-      <span class="quiet">to log an attempt or set aside</span>
+      <span class="quiet">to log an attempt or to excuse</span>
     </p>
     <PersonPanel v-if="view" :view="view" :as-of="today" class="panel" />
     <PersonPanel v-else-if="record" :view="record" :as-of="today" is-record-alone class="panel" />

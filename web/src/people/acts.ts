@@ -15,7 +15,7 @@ export const ACTS: Record<Schemas['LoggedAct']['kind'], string> = {
   PLANNED: 'Planned',
   CLOSED: 'Closed',
   REOPENED: 'Opened again',
-  SET_ASIDE: 'Set aside',
+  EXCUSED: 'Excused',
   BACK: 'Brought back',
   HANDED_OVER: 'Handed over',
 }

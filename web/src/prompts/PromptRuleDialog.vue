@@ -71,7 +71,7 @@ async function save() {
       <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
       <p class="quiet">
         Whoever has somebody before them who is on this list is told so. Never of who is to check,
-        set aside, or held back.
+        excused, or held back.
       </p>
       <p>
         <label

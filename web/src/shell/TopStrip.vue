@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { KeysDialog, useKeys, type PlaceKey } from '@/keys'
 import { isWithin, placesOf } from '@/places'
 import { WhoRings } from '@/prompts'
 import { OwnAccountDialog, useSession } from '@/session'
@@ -9,6 +10,7 @@ import { RouterLink, useRoute } from 'vue-router'
 
 const session = useSession()
 const veil = useVeil()
+const keys = useKeys()
 const accountShown = ref(false)
 
 const places = computed(() => placesOf(session.roles))
@@ -20,6 +22,11 @@ const WHO_KEY = 'F8'
 const whoShown = ref(false)
 const worksLists = computed(() =>
   session.roles.some((role) => ['COORDINATOR', 'CALLER', 'CLINICIAN'].includes(role)),
+)
+
+/** What keys do in every place, besides those that have no place. */
+const everywhere = computed<PlaceKey[]>(() =>
+  worksLists.value ? [{ key: WHO_KEY, does: 'who rings or walks in' }] : [],
 )
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
@@ -65,7 +72,9 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       {{ session.signedIn?.displayName }}
     </button>
     <button class="word" @click="session.signOut()">Sign out</button>
+    <button class="word" title="Keys of this place (?)" @click="keys.shown = true">Keys</button>
     <OwnAccountDialog v-model:visible="accountShown" />
+    <KeysDialog :everywhere="everywhere" />
     <WhoRings v-if="worksLists" v-model:visible="whoShown" />
   </header>
 </template>

@@ -20,7 +20,7 @@ const QUEUES: Schemas['InQueue']['queue'][] = [
   'PROGRESS',
   'WAITING',
   'HELD',
-  'ASIDE',
+  'EXCUSED',
   'DONE',
 ]
 

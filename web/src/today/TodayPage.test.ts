@@ -61,7 +61,7 @@ const COMING = [
         why: 'No result.',
         prompt: false,
         say: '',
-        not: 'Set aside. until 3 Dec 2026: abroad (Ines Wray)',
+        not: 'Excused. until 3 Dec 2026: abroad (Ines Wray)',
       },
     ],
   },
@@ -112,7 +112,7 @@ describe('Today', () => {
     expect(coming).toContain('Hearing: Never checked.')
     expect(coming).toMatch(/1 Dec ?Wend, Ada/)
     expect(coming).toContain('“Your kidneys want a look.”')
-    expect(coming).toContain('Set aside. until 3 Dec 2026: abroad')
+    expect(coming).toContain('Excused. until 3 Dec 2026: abroad')
   })
 
   it('says what to do where there is nothing', async () => {

@@ -383,7 +383,7 @@ class DemoIT {
                 "const asked = new XMLHttpRequest();"
                         + " asked.open('GET', '/api/lists/kidney-function-on-water-tablets/desk', false); asked.send();"
                         + " return JSON.parse(asked.responseText).rows.find((row) => row.standing === 'ON'"
-                        + " && row.state === 'TO_CONTACT' && !row.heldBack && !row.setAside && !row.inHand)"
+                        + " && row.state === 'TO_CONTACT' && !row.heldBack && !row.excused && !row.inHand)"
                         + ".person[arguments[0]]",
                 field));
     }

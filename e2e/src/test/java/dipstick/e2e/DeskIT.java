@@ -36,10 +36,10 @@ class DeskIT {
     private static Browser tam;
     private static Browser ines;
 
-    /** How many were in progress, and set aside, in the demo's past. */
+    /** How many were in progress, and excused, in the demo's past. */
     private static int progress;
 
-    private static int aside;
+    private static int excused;
 
     @RegisterExtension
     static final PictureOfFailure PICTURE = new PictureOfFailure(() -> tam);
@@ -93,31 +93,31 @@ class DeskIT {
         tam.clickOn("[data-queue=nobodys]");
         int mine = inQueue(tam, "mine");
         progress = inQueue(tam, "progress");
-        aside = inQueue(tam, "aside");
-        tam.press("n");
+        excused = inQueue(tam, "excused");
+        tam.press("+");
         await(tam, "mine", mine + 1);
         tam.press("5");
         tam.awaitText(".told", "No answer");
         tam.awaitText(".log", "No answer");
         await(tam, "progress", progress + 1);
         String first = tam.text(".in-hand h2");
-        tam.press("n");
+        tam.press("+");
         tam.until(_ -> !tam.text(".in-hand h2").equals(first));
         await(tam, "mine", mine + 2);
-        tam.press("w");
+        tam.press("0");
         tam.press("rang twice", Keys.ESCAPE);
         tam.press("4");
         tam.awaitText(".log", "Left message: rang twice");
-        tam.press("u");
+        tam.press("-");
         tam.awaitText(".told", "Undone: Left message");
         tam.awaitText(".log", "undone");
         await(tam, "progress", progress + 1);
-        tam.press("s");
-        tam.awaitText(".p-dialog", "Set aside");
+        tam.press("e");
+        tam.awaitText(".p-dialog", "Excuse");
         assertThat(tam.graveViolations()).isEmpty();
         tam.press("away until spring");
         tam.clickOn(".p-dialog button[type=submit]");
-        await(tam, "aside", aside + 1);
+        await(tam, "excused", excused + 1);
         tam.awaitGone(".p-dialog");
         tam.press("?");
         tam.awaitText(".p-dialog", "take the next person who is free");
@@ -129,10 +129,10 @@ class DeskIT {
     @Order(2)
     void what_one_does_the_other_sees_and_nobody_is_taken_twice() {
         await(ines, "progress", progress + 1);
-        await(ines, "aside", aside + 1);
+        await(ines, "excused", excused + 1);
         int nobodys = inQueue(ines, "nobodys");
         tam.clickOn("[data-queue=nobodys]");
-        tam.press("n");
+        tam.press("+");
         String taken = tam.text(".in-hand h2");
         await(ines, "nobodys", nobodys - 1);
         ines.type("#find-on-desk", taken);
@@ -163,9 +163,9 @@ class DeskIT {
     @Order(4)
     void many_are_marked_and_given_at_once() {
         tam.clickOn("[data-queue=nobodys]");
-        tam.press("x");
+        tam.press("*");
         tam.press(Keys.ARROW_DOWN);
-        tam.press("x");
+        tam.press("*");
         tam.awaitText(".bulk", "2 marked");
         int mine = inQueue(ines, "mine");
         tam.press("g");

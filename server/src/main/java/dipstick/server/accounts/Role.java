@@ -6,7 +6,7 @@ public enum Role {
     COORDINATOR,
     /** Works the lists. */
     CALLER,
-    /** Sees people and sets them aside. */
+    /** Sees people and excuses them. */
     CLINICIAN,
     /** Sees how lists stand, who works which, and who looked at what. */
     MANAGER,

@@ -8,7 +8,7 @@ import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.comparing.Moved.Place;
 import dipstick.server.criteria.CriteriaSets;
-import dipstick.server.outreach.SetAsides;
+import dipstick.server.outreach.Excusals;
 import dipstick.server.people.PersonLine;
 import dipstick.server.readings.ReadChange;
 import dipstick.server.readings.ReadMember;
@@ -37,7 +37,7 @@ class ComparingController {
 
     private final Readings readings;
     private final CriteriaSets sets;
-    private final SetAsides setAsides;
+    private final Excusals excusals;
     private final Views views;
     private final Sharing sharing;
     private final Accounts accounts;
@@ -46,14 +46,14 @@ class ComparingController {
     ComparingController(
             Readings readings,
             CriteriaSets sets,
-            SetAsides setAsides,
+            Excusals excusals,
             Views views,
             Sharing sharing,
             Accounts accounts,
             AuditLog audit) {
         this.readings = readings;
         this.sets = sets;
-        this.setAsides = setAsides;
+        this.excusals = excusals;
         this.views = views;
         this.sharing = sharing;
         this.accounts = accounts;
@@ -90,7 +90,7 @@ class ComparingController {
         Map<String, ReadMember> were = members(first);
         Map<String, ReadMember> are = members(then);
         Map<String, ReadChange> changes = readings.changesBetween(first, then);
-        Map<String, String> aside = setAsides.since(set, first.asOf(), then.asOf());
+        Map<String, String> excused = excusals.since(set, first.asOf(), then.asOf());
         Population records = views.current().population();
         Colleague here = accounts.here();
         TreeSet<String> people = new TreeSet<>(were.keySet());
@@ -104,13 +104,13 @@ class ComparingController {
                                 were.getOrDefault(person, NOWHERE),
                                 are.getOrDefault(person, NOWHERE),
                                 Optional.ofNullable(changes.get(person)),
-                                Optional.ofNullable(aside.get(person))))
+                                Optional.ofNullable(excused.get(person))))
                         .filter(one -> here.maySeePeopleOf(one.person().provider()))
                         .toList());
     }
 
     private static Moved moved(
-            PersonLine person, ReadMember was, ReadMember is, Optional<ReadChange> change, Optional<String> setAside) {
+            PersonLine person, ReadMember was, ReadMember is, Optional<ReadChange> change, Optional<String> excused) {
         boolean same = place(was) == place(is);
         return new Moved(
                 person,
@@ -118,7 +118,7 @@ class ComparingController {
                 place(is),
                 same ? Optional.<Change.Cause>empty() : change.map(ReadChange::cause),
                 same ? "" : change.map(ReadChange::words).orElse(""),
-                setAside,
+                excused,
                 was.dueOn(),
                 is.dueOn(),
                 was.band(),

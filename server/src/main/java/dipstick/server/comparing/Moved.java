@@ -10,7 +10,7 @@ import java.util.Optional;
  * @param was where they stood at the first one
  * @param nowIs where they stand at the other
  * @param cause what made the difference last; nothing where their place is the same
- * @param setAside why a colleague has set them aside since; nothing where nobody did
+ * @param excused why a colleague has excused them since; nothing where nobody did
  * @param dueWas the due date at the first one; a date, "never", or empty
  */
 record Moved(
@@ -19,7 +19,7 @@ record Moved(
         Place nowIs,
         Optional<Change.Cause> cause,
         String words,
-        Optional<String> setAside,
+        Optional<String> excused,
         String dueWas,
         String dueIs,
         String bandWas,

@@ -130,7 +130,7 @@ public class Desk {
     }
 
     private static Listed listed(DeskRow row) {
-        Optional<String> heldBack = row.setAside().or(row::heldBack);
+        Optional<String> heldBack = row.excused().or(row::heldBack);
         return new Listed(
                 row.person(),
                 STATE_WORDS.get(row.standing()),

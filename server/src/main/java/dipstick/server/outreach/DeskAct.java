@@ -9,7 +9,7 @@ import java.time.LocalDate;
  * @param batch names what was done at once, by which it is undone, and done once however often it is sent
  * @param setId the list on which it was done
  * @param account who did it; empty for a reading
- * @param outcome of an attempt, by its id; of somebody brought back, the act that set them aside; else empty
+ * @param outcome of an attempt, by its id; of somebody brought back, the act that excused them; else empty
  * @param handBefore who had them in hand before; empty for nobody, and for what a reading did
  */
 record DeskAct(
@@ -39,14 +39,14 @@ record DeskAct(
         PLANNED,
         CLOSED,
         REOPENED,
-        SET_ASIDE,
+        EXCUSED,
         BACK,
         HANDED_OVER;
 
         /** Whether somebody may be in another hand, or none, after it. */
         boolean mayMoveHands() {
             return switch (this) {
-                case TAKEN, LET_GO, GIVEN, HANDED_OVER, ATTEMPT, CLOSED, SET_ASIDE, DONE, LEFT -> true;
+                case TAKEN, LET_GO, GIVEN, HANDED_OVER, ATTEMPT, CLOSED, EXCUSED, DONE, LEFT -> true;
                 case JOINED, NOW_TO_CHECK, NOW_ON, NOTE, PLANNED, REOPENED, BACK -> false;
             };
         }

@@ -24,14 +24,14 @@ class DeskReader {
 
     private final EntryMapper entries;
     private final ActMapper acts;
-    private final SetAsideMapper setAsides;
+    private final ExcusalMapper excusals;
     private final Manners manners;
     private final ListCriteria criteria;
 
-    DeskReader(EntryMapper entries, ActMapper acts, SetAsideMapper setAsides, Manners manners, ListCriteria criteria) {
+    DeskReader(EntryMapper entries, ActMapper acts, ExcusalMapper excusals, Manners manners, ListCriteria criteria) {
         this.entries = entries;
         this.acts = acts;
-        this.setAsides = setAsides;
+        this.excusals = excusals;
         this.manners = manners;
         this.criteria = criteria;
     }
@@ -50,14 +50,14 @@ class DeskReader {
                 acts.handsOfSet(set.id()).stream().collect(Collectors.toMap(Hand::person, Function.identity()));
         Map<String, DeskAct> attempts =
                 acts.lastAttempts(set.id()).stream().collect(Collectors.toMap(DeskAct::person, Function.identity()));
-        Map<String, List<SetAside>> asides =
-                setAsides.ofSet(set.id()).stream().collect(Collectors.groupingBy(SetAside::person));
+        Map<String, List<Excusal>> excused =
+                excusals.ofSet(set.id()).stream().collect(Collectors.groupingBy(Excusal::person));
         List<Place> places = shown.stream()
                 .map(entry -> new Place(
                         entry,
                         name(records, entry.person()),
                         heldBack.why(entry.person()),
-                        aside(set.id(), asides.getOrDefault(entry.person(), List.of()), day),
+                        excused(set.id(), excused.getOrDefault(entry.person(), List.of()), day),
                         Optional.ofNullable(hands.get(entry.person())),
                         Optional.ofNullable(attempts.get(entry.person()))))
                 .toList();
@@ -77,8 +77,10 @@ class DeskReader {
         return entry.isOpen() || !entry.changedOn().plusDays(DAYS_SHOWN).isBefore(day);
     }
 
-    private static Optional<SetAside> aside(String set, List<SetAside> asides, LocalDate day) {
-        return asides.stream().filter(one -> one.isOf(set) && one.holdsOn(day)).findFirst();
+    private static Optional<Excusal> excused(String set, List<Excusal> excusals, LocalDate day) {
+        return excusals.stream()
+                .filter(one -> one.isOf(set) && one.holdsOn(day))
+                .findFirst();
     }
 
     /**
@@ -113,7 +115,7 @@ class DeskReader {
                 entry,
                 name(evaluator.population(), person),
                 new HeldBack(hold, evaluator.population(), evaluator.asOf(), reached).why(person),
-                aside(set, setAsides.ofPerson(person), evaluator.asOf()),
+                excused(set, excusals.ofPerson(person), evaluator.asOf()),
                 acts.hand(person),
                 acts.lastAttemptWith(person));
     }

@@ -14,7 +14,7 @@ import java.util.Optional;
  * @param said what is to be said of them now: why nothing is to be done about them, if so, else {@code why}
  * @param heldBack why they are not to be called or written to now; nothing where they may be
  * @param held whether that keeps them from what comes next
- * @param setAside until when and why a colleague set them aside; nothing where nobody did
+ * @param excused until when and why a colleague excused them; nothing where nobody did
  * @param inHand who has them in hand; nothing for nobody
  * @param nextOn an ISO date, or empty where nothing comes next
  * @param alsoOn the names of the other lists that they are on, which whoever asks may see
@@ -38,7 +38,7 @@ record DeskRow(
         String said,
         Optional<String> heldBack,
         boolean held,
-        Optional<String> setAside,
+        Optional<String> excused,
         Optional<InHand> inHand,
         Step nextStep,
         String nextOn,

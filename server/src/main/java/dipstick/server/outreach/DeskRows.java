@@ -84,15 +84,15 @@ final class DeskRows {
         return names.get().getOrDefault(account, account);
     }
 
-    private Optional<String> aside(Place place) {
-        return place.aside().map(one -> one.words(nameOf(one.account())));
+    private Optional<String> excused(Place place) {
+        return place.excused().map(one -> one.words(nameOf(one.account())));
     }
 
     /** Why nothing is to be done about them, if so; else why they are, or were, on the list. */
     String said(Place place) {
         return Optional.of(place)
                 .filter(one -> one.entry().isOpen())
-                .flatMap(one -> aside(one).or(() -> one.heldBack().filter(_ -> one.isHeldBack())))
+                .flatMap(one -> excused(one).or(() -> one.heldBack().filter(_ -> one.isHeldBack())))
                 .orElse(place.entry().why());
     }
 
@@ -114,7 +114,7 @@ final class DeskRows {
                 said(place),
                 place.heldBack(),
                 place.isHeldBack(),
-                aside(place),
+                excused(place),
                 place.hand().map(this::inHand),
                 entry.nextStep(),
                 entry.nextOn(),

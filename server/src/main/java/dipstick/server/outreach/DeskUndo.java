@@ -25,7 +25,7 @@ import org.springframework.transaction.annotation.Transactional;
 class DeskUndo {
     private final EntryMapper entries;
     private final ActMapper acts;
-    private final SetAsideMapper setAsides;
+    private final ExcusalMapper excusals;
     private final Outcomes outcomes;
     private final Attempts attempts;
     private final Accounts accounts;
@@ -37,7 +37,7 @@ class DeskUndo {
     DeskUndo(
             EntryMapper entries,
             ActMapper acts,
-            SetAsideMapper setAsides,
+            ExcusalMapper excusals,
             Outcomes outcomes,
             Attempts attempts,
             Accounts accounts,
@@ -47,7 +47,7 @@ class DeskUndo {
             ApplicationEventPublisher events) {
         this.entries = entries;
         this.acts = acts;
-        this.setAsides = setAsides;
+        this.excusals = excusals;
         this.outcomes = outcomes;
         this.attempts = attempts;
         this.accounts = accounts;
@@ -101,8 +101,8 @@ class DeskUndo {
             acts.isLastAgain(entry.id(), change.revision() - 1, entry.revision() + 1);
         }
         switch (act.kind()) {
-            case SET_ASIDE -> setAsides.ofAct(act.id()).forEach(one -> setAsides.end(one.id()));
-            case BACK -> setAsides.ofAct(Long.parseLong(act.outcome())).forEach(one -> setAsides.resume(one.id()));
+            case EXCUSED -> excusals.ofAct(act.id()).forEach(one -> excusals.end(one.id()));
+            case BACK -> excusals.ofAct(Long.parseLong(act.outcome())).forEach(one -> excusals.resume(one.id()));
             case ATTEMPT -> attempts.strike(act, outcomes.byId().get(act.outcome()));
             default -> {
                 // Nothing but the entries and the hand was changed.

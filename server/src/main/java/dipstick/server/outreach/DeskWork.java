@@ -36,7 +36,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 class DeskWork {
     private final EntryMapper entries;
     private final ActMapper acts;
-    private final SetAsideMapper setAsides;
+    private final ExcusalMapper excusals;
     private final Holding holding;
     private final Manners manners;
     private final Outcomes outcomes;
@@ -55,7 +55,7 @@ class DeskWork {
     DeskWork(
             EntryMapper entries,
             ActMapper acts,
-            SetAsideMapper setAsides,
+            ExcusalMapper excusals,
             Holding holding,
             Manners manners,
             Outcomes outcomes,
@@ -72,7 +72,7 @@ class DeskWork {
             ApplicationEventPublisher events) {
         this.entries = entries;
         this.acts = acts;
-        this.setAsides = setAsides;
+        this.excusals = excusals;
         this.holding = holding;
         this.manners = manners;
         this.outcomes = outcomes;
@@ -203,7 +203,7 @@ class DeskWork {
                 case PLAN -> plan(entry, handBefore);
                 case CLOSE -> close(entry, handBefore);
                 case REOPEN -> reopen(entry, handBefore);
-                case SET_ASIDE -> setAside(entry, handBefore);
+                case EXCUSE -> excuse(entry, handBefore);
                 case BRING_BACK -> bringBack(entry, handBefore);
             }
         }
@@ -220,7 +220,7 @@ class DeskWork {
 
         private void take(Entry entry, String handBefore) throws Refused {
             refuseUnlessOpen(entry);
-            refuseIfAside(entry);
+            refuseIfExcused(entry);
             if (!handBefore.equals(who.name())) {
                 acts.take(new Hand(entry.person(), who.name(), today.now()));
                 log(entry, DeskAct.Kind.TAKEN, "", handBefore);
@@ -236,7 +236,7 @@ class DeskWork {
 
         private void give(Entry entry, String handBefore) throws Refused {
             refuseUnlessOpen(entry);
-            refuseIfAside(entry);
+            refuseIfExcused(entry);
             Colleague receiver = to.orElseThrow();
             if (!seen.maySee(receiver, entry.person())) {
                 throw new Refused(receiver.displayName() + " sees their own people only, and this is none of them.");
@@ -249,7 +249,7 @@ class DeskWork {
             AttemptOutcome outcome = Optional.ofNullable(known.get(work.outcome()))
                     .filter(AttemptOutcome::inUse)
                     .orElseThrow(() -> new Refused("There is no outcome “" + work.outcome() + "” any more."));
-            refuseIfAside(entry);
+            refuseIfExcused(entry);
             refuseToCheck(entry);
             List<Entry> settled = new ArrayList<>();
             if (entry.isOpen()) {
@@ -295,7 +295,7 @@ class DeskWork {
 
         private void plan(Entry entry, String handBefore) throws Refused {
             refuseUnlessOpen(entry);
-            refuseIfAside(entry);
+            refuseIfExcused(entry);
             if (work.step() == Step.NONE || work.day().isEmpty()) {
                 throw new Refused("What is to be done next, or when, is missing.");
             }
@@ -321,23 +321,23 @@ class DeskWork {
             change(id, entry, entry.with(Entry.State.IN_PROGRESS, next, entry.stepsDone(), day));
         }
 
-        private void setAside(Entry entry, String handBefore) throws Refused {
+        private void excuse(Entry entry, String handBefore) throws Refused {
             if (work.words().isBlank()) {
                 throw new Refused("A reason is missing: colleagues will want to know why.");
             }
             if (day(day).isBefore(day)) {
-                throw new Refused("The day until which they are set aside is over already.");
+                throw new Refused("The day until which they are excused is over already.");
             }
-            String words = aside(entry, 0).words(who.displayName());
-            setAsides.insert(aside(entry, log(entry, DeskAct.Kind.SET_ASIDE, words, handBefore)));
+            String words = excusal(entry, 0).words(who.displayName());
+            excusals.insert(excusal(entry, log(entry, DeskAct.Kind.EXCUSED, words, handBefore)));
             if (work.everywhere()) {
                 entries.ofPerson(entry.person()).forEach(other -> touched.add(other.setId()));
             }
             acts.letGo(entry.person());
         }
 
-        private SetAside aside(Entry entry, long act) {
-            return new SetAside(
+        private Excusal excusal(Entry entry, long act) {
+            return new Excusal(
                     0,
                     act,
                     work.everywhere() ? "" : set,
@@ -349,18 +349,18 @@ class DeskWork {
                     false);
         }
 
-        private List<SetAside> asideNow(Entry entry) {
-            return setAsides.ofPerson(entry.person()).stream()
+        private List<Excusal> holdingNow(Entry entry) {
+            return excusals.ofPerson(entry.person()).stream()
                     .filter(one -> one.isOf(set) && one.holdsOn(day))
                     .toList();
         }
 
-        /** Who was set aside is not tried until they are brought back. */
-        private void refuseIfAside(Entry entry) throws Refused {
-            Optional<SetAside> aside = asideNow(entry).stream().findFirst();
-            if (aside.isPresent()) {
-                SetAside one = aside.get();
-                throw new Refused("This person is set aside: " + one.words(accounts.displayName(one.account()))
+        /** Who was excused is not tried until they are brought back. */
+        private void refuseIfExcused(Entry entry) throws Refused {
+            Optional<Excusal> excusal = holdingNow(entry).stream().findFirst();
+            if (excusal.isPresent()) {
+                Excusal one = excusal.get();
+                throw new Refused("This person is excused: " + one.words(accounts.displayName(one.account()))
                         + ". Bring them back first; nothing was saved.");
             }
         }
@@ -377,12 +377,12 @@ class DeskWork {
         }
 
         private void bringBack(Entry entry, String handBefore) throws Refused {
-            List<SetAside> held = asideNow(entry);
+            List<Excusal> held = holdingNow(entry);
             if (held.isEmpty()) {
-                throw new Refused("This person is not set aside.");
+                throw new Refused("This person is not excused.");
             }
-            for (SetAside one : held) {
-                setAsides.end(one.id());
+            for (Excusal one : held) {
+                excusals.end(one.id());
                 acts.insert(act(entry, DeskAct.Kind.BACK, String.valueOf(one.act()), work.words(), handBefore));
             }
             entries.ofPerson(entry.person()).forEach(other -> touched.add(other.setId()));

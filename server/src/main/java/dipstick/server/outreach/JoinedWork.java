@@ -19,7 +19,7 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /**
- * Where two are one, attempts, notes and being set aside follow to the number that goes on, and so do places on lists: on a
+ * Where two are one, attempts, notes and being excused follow to the number that goes on, and so do places on lists: on a
  * list where both have one, the place of whoever colleagues are further with is theirs.
  */
 @Component
@@ -51,17 +51,17 @@ class JoinedWork implements FollowsPerson {
                 """)
         int giveActsBack(Joining joining);
 
-        @Insert("INSERT INTO joined_row SELECT #{id}, 'ASIDE', id FROM set_aside WHERE person = #{other}")
-        int noteAsides(Joining joining);
+        @Insert("INSERT INTO joined_row SELECT #{id}, 'EXCUSED', id FROM excusal WHERE person = #{other}")
+        int noteExcusals(Joining joining);
 
-        @Update("UPDATE set_aside SET person = #{person} WHERE person = #{other}")
-        int giveAsides(Joining joining);
+        @Update("UPDATE excusal SET person = #{person} WHERE person = #{other}")
+        int giveExcusals(Joining joining);
 
         @Update("""
-                UPDATE set_aside SET person = #{other} WHERE person = #{person}
-                    AND id IN (SELECT row_id FROM joined_row WHERE joining = #{id} AND part = 'ASIDE')
+                UPDATE excusal SET person = #{other} WHERE person = #{person}
+                    AND id IN (SELECT row_id FROM joined_row WHERE joining = #{id} AND part = 'EXCUSED')
                 """)
-        int giveAsidesBack(Joining joining);
+        int giveExcusalsBack(Joining joining);
 
         @Update("""
                 UPDATE in_hand SET person = #{person} WHERE person = #{other}
@@ -110,8 +110,8 @@ class JoinedWork implements FollowsPerson {
         }
         rows.noteActs(joining);
         rows.giveActs(joining);
-        rows.noteAsides(joining);
-        rows.giveAsides(joining);
+        rows.noteExcusals(joining);
+        rows.giveExcusals(joining);
         rows.giveHand(joining);
         acts.letGo(joining.other());
         tell(touched);
@@ -144,7 +144,7 @@ class JoinedWork implements FollowsPerson {
         }
         rows.forgetEntries(joining.id());
         rows.giveActsBack(joining);
-        rows.giveAsidesBack(joining);
+        rows.giveExcusalsBack(joining);
         tell(touched);
     }
 

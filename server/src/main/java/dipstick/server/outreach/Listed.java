@@ -8,7 +8,7 @@ import java.util.Map;
  * Somebody on a list as it goes out of the house; everything in words, empty where there is nothing to say. Days are ISO
  * dates.
  *
- * @param inTheWay why nothing is to be sent to them, and nobody is to call: set aside, held back, in the hand of another
+ * @param inTheWay why nothing is to be sent to them, and nobody is to call: excused, held back, in the hand of another
  *     colleague, or not to be contacted on this list any more
  * @param shown by its name, what the set shows of them besides
  */

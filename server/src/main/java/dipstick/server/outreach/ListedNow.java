@@ -20,7 +20,7 @@ import org.springframework.stereotype.Service;
 public class ListedNow {
     private final EntryMapper entries;
     private final ActMapper acts;
-    private final SetAsideMapper setAsides;
+    private final ExcusalMapper excusals;
     private final Manners manners;
     private final SeenPeople seen;
     private final Reasons reasons;
@@ -30,7 +30,7 @@ public class ListedNow {
     ListedNow(
             EntryMapper entries,
             ActMapper acts,
-            SetAsideMapper setAsides,
+            ExcusalMapper excusals,
             Manners manners,
             SeenPeople seen,
             Reasons reasons,
@@ -38,7 +38,7 @@ public class ListedNow {
             Today today) {
         this.entries = entries;
         this.acts = acts;
-        this.setAsides = setAsides;
+        this.excusals = excusals;
         this.manners = manners;
         this.seen = seen;
         this.reasons = reasons;
@@ -57,7 +57,7 @@ public class ListedNow {
      * Those on a list whom a colleague may see.
      *
      * @param people to be contacted, by name
-     * @param keptBack how many more are set aside or held back
+     * @param keptBack how many more are excused or held back
      */
     public record Standing(List<OnList> people, int keptBack) {}
 
@@ -67,16 +67,16 @@ public class ListedNow {
         Map<String, LocalDate> reached = new HashMap<>();
         acts.lastReached(set).forEach(one -> reached.put(one.person(), one.onDay()));
         HeldBack heldBack = new HeldBack(manners.of(set).hold(), records, day, reached);
-        Set<String> aside = setAsides.ofSet(set).stream()
+        Set<String> excused = excusals.ofSet(set).stream()
                 .filter(one -> one.holdsOn(day))
-                .map(SetAside::person)
+                .map(Excusal::person)
                 .collect(Collectors.toSet());
         List<Entry> mine = entries.ofSet(set).stream()
                 .filter(entry -> entry.isOpen() && entry.standing() == Entry.Standing.ON)
                 .filter(entry -> seen.maySee(who, entry.person()))
                 .toList();
         List<OnList> people = mine.stream()
-                .filter(entry -> !aside.contains(entry.person())
+                .filter(entry -> !excused.contains(entry.person())
                         && heldBack.why(entry.person()).isEmpty())
                 .map(entry -> new OnList(PersonLine.of(records, entry.person(), day), entry.dueOn(), entry.band()))
                 .sorted((one, other) -> PersonLine.BY_NAME.compare(one.person(), other.person()))

@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param due a date, "never", or empty, as at the last reading
  * @param since the day on which they joined
  * @param why the sentence that decides it by the records of now
- * @param keptBack why they are not to be spoken to of it: set aside, or held back; nothing where they may be
+ * @param keptBack why they are not to be spoken to of it: excused, or held back; nothing where they may be
  * @param inHandOf the colleague who has them in hand; nothing where nobody has, or whoever asks
  * @param revision by which changes that cross each other are told
  */

@@ -22,7 +22,7 @@ import org.springframework.stereotype.Service;
 public class OpenPlaces {
     private final EntryMapper entries;
     private final ActMapper acts;
-    private final SetAsideMapper setAsides;
+    private final ExcusalMapper excusals;
     private final Manners manners;
     private final Reasons reasons;
     private final CriteriaSets sets;
@@ -33,7 +33,7 @@ public class OpenPlaces {
     OpenPlaces(
             EntryMapper entries,
             ActMapper acts,
-            SetAsideMapper setAsides,
+            ExcusalMapper excusals,
             Manners manners,
             Reasons reasons,
             CriteriaSets sets,
@@ -42,7 +42,7 @@ public class OpenPlaces {
             Today today) {
         this.entries = entries;
         this.acts = acts;
-        this.setAsides = setAsides;
+        this.excusals = excusals;
         this.manners = manners;
         this.reasons = reasons;
         this.sets = sets;
@@ -108,13 +108,13 @@ public class OpenPlaces {
         private final String id;
         private final LocalDate comes;
         private final Population records = seen.records();
-        private final List<SetAside> aside;
+        private final List<Excusal> excused;
         private final Optional<String> inHandOf;
 
         Person(String id, String asks, LocalDate comes) {
             this.id = id;
             this.comes = comes;
-            this.aside = setAsides.ofPerson(id);
+            this.excused = excusals.ofPerson(id);
             this.inHandOf = acts.hand(id)
                     .map(Hand::account)
                     .filter(account -> !account.equals(asks))
@@ -134,15 +134,15 @@ public class OpenPlaces {
                     entry.dueOn(),
                     entry.joinedOn(),
                     reasons.why(list, id),
-                    setAside(list.id()).or(() -> heldBack(list.id())),
+                    excused(list.id()).or(() -> heldBack(list.id())),
                     inHandOf,
                     entry.revision());
         }
 
-        private Optional<String> setAside(String set) {
-            return aside.stream()
+        private Optional<String> excused(String set) {
+            return excused.stream()
                     .filter(one -> one.isOf(set) && one.holdsOn(today.day()))
-                    .map(one -> "Set aside. " + one.words(accounts.displayName(one.account())))
+                    .map(one -> "Excused. " + one.words(accounts.displayName(one.account())))
                     .findFirst();
         }
 

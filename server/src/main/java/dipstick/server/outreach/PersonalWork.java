@@ -29,8 +29,8 @@ class PersonalWork implements PersonalData {
     @Mapper
     interface Rows {
         /** Those that were ended too. */
-        @Select("SELECT " + SetAsideMapper.COLUMNS + " FROM set_aside WHERE person = #{person} ORDER BY id")
-        List<SetAside> asidesOf(String person);
+        @Select("SELECT " + ExcusalMapper.COLUMNS + " FROM excusal WHERE person = #{person} ORDER BY id")
+        List<Excusal> excusalsOf(String person);
 
         @Update("UPDATE list_entry SET person = #{stub}, why = '' WHERE person = #{person}")
         int stubEntries(String person, String stub);
@@ -39,8 +39,8 @@ class PersonalWork implements PersonalData {
         @Update("UPDATE outreach_act SET person = #{stub}, words = '', batch = #{stub} WHERE person = #{person}")
         int stubActs(String person, String stub);
 
-        @Update("UPDATE set_aside SET person = #{stub}, reason = '', ended = TRUE WHERE person = #{person}")
-        int stubAsides(String person, String stub);
+        @Update("UPDATE excusal SET person = #{stub}, reason = '', ended = TRUE WHERE person = #{person}")
+        int stubExcusals(String person, String stub);
 
         @Delete("DELETE FROM joined_entry WHERE person = #{person}")
         int forgetJoined(String person);
@@ -81,16 +81,16 @@ class PersonalWork implements PersonalData {
                                         act.undone() ? "yes" : "no"))
                                 .toList()),
                 new Held(
-                        "Set aside",
+                        "Excused",
                         List.of("from", "until", "list", "by", "reason", "ended"),
-                        rows.asidesOf(person).stream()
-                                .map(aside -> List.of(
-                                        aside.fromDay().toString(),
-                                        aside.untilDay(),
-                                        aside.setId(),
-                                        aside.account(),
-                                        aside.reason(),
-                                        aside.ended() ? "yes" : "no"))
+                        rows.excusalsOf(person).stream()
+                                .map(excusal -> List.of(
+                                        excusal.fromDay().toString(),
+                                        excusal.untilDay(),
+                                        excusal.setId(),
+                                        excusal.account(),
+                                        excusal.reason(),
+                                        excusal.ended() ? "yes" : "no"))
                                 .toList()),
                 new Held(
                         "In a colleague's hand",
@@ -110,7 +110,7 @@ class PersonalWork implements PersonalData {
         acts.letGo(person);
         rows.stubEntries(person, stub);
         rows.stubActs(person, stub);
-        rows.stubAsides(person, stub);
+        rows.stubExcusals(person, stub);
         rows.forgetJoined(person);
         rows.deleteAnswersNaming(JSON.writeValueAsString(person));
     }

@@ -8,14 +8,14 @@ import java.util.Optional;
  *
  * @param name theirs, as it is compared
  * @param heldBack why they are not to be called or written to now; nothing where they may be
- * @param aside until when and why a colleague set them aside; nothing where nobody did, or it is over
+ * @param excused until when and why a colleague excused them; nothing where nobody did, or it is over
  * @param attempt the latest one, on whichever list
  */
 record Place(
         Entry entry,
         String name,
         Optional<String> heldBack,
-        Optional<SetAside> aside,
+        Optional<Excusal> excused,
         Optional<Hand> hand,
         Optional<DeskAct> attempt) {
     String person() {
@@ -35,9 +35,9 @@ record Place(
         return heldBack.isPresent() && entry.nextStep() != Step.LOOK && entry.nextStep() != Step.CLOSE;
     }
 
-    /** Whether they are worked on: on the list, and neither set aside nor held back. */
+    /** Whether they are worked on: on the list, and neither excused nor held back. */
     boolean isWorked() {
-        return entry.isOpen() && aside.isEmpty() && !isHeldBack();
+        return entry.isOpen() && excused.isEmpty() && !isHeldBack();
     }
 
     /** Whether something is to be done now: nobody is tried before the day that is planned. */

@@ -5,7 +5,7 @@ import java.time.temporal.ChronoUnit;
 
 /**
  * A pile of the desk, from which the next person is taken. Whoever is to check is in a pile of their own, whatever else is
- * true of them; only those in one's own hand, those who are set aside, and those who are done with are of both.
+ * true of them; only those in one's own hand, those who are excused, and those who are done with are of both.
  */
 enum Queue {
     /** Something is to be done now. */
@@ -22,7 +22,7 @@ enum Queue {
     /** What was planned lies ahead. */
     WAITING,
     HELD,
-    ASIDE,
+    EXCUSED,
     DONE;
 
     /** Somebody counts as joined for so many days. */
@@ -43,11 +43,11 @@ enum Queue {
                         && (place.hand().isEmpty() || place.isInHandOf(account))
                         && place.isDue(day);
             case JOINED -> isOn && isOpen && ChronoUnit.DAYS.between(entry.joinedOn(), day) < DAYS_JOINED;
-            case CHECK -> isOpen && place.aside().isEmpty() && entry.standing() == Entry.Standing.CHECK;
+            case CHECK -> isOpen && place.excused().isEmpty() && entry.standing() == Entry.Standing.CHECK;
             case PROGRESS -> isOn && entry.state() == Entry.State.IN_PROGRESS;
             case WAITING -> isOn && place.isWorked() && entry.nextOn().compareTo(day.toString()) > 0;
-            case HELD -> isOn && isOpen && place.aside().isEmpty() && place.isHeldBack();
-            case ASIDE -> isOpen && place.aside().isPresent();
+            case HELD -> isOn && isOpen && place.excused().isEmpty() && place.isHeldBack();
+            case EXCUSED -> isOpen && place.excused().isPresent();
             case DONE -> !isOpen;
         };
     }

@@ -16,9 +16,9 @@ import java.util.Optional;
  * @param batch a name for it that the browser makes up, so that it is done once however often it is sent
  * @param part the number of this part of it, where it is about more people than are sent at once; 0 where absent
  * @param outcome of an attempt: the id of an outcome
- * @param words a note, or the reason where somebody is closed or set aside
+ * @param words a note, or the reason where somebody is closed or excused
  * @param step what comes next, where it is not what the contact plan says
- * @param day of the next step, or the last day of being set aside; empty for the plan's day, or for ever
+ * @param day of the next step, or the last day of being excused; empty for the plan's day, or for ever
  * @param to the sign-in name of the colleague to whom they are given
  * @param everywhere whether it holds for all lists that they are on, rather than for this one
  */
@@ -52,7 +52,7 @@ record Work(
         PLAN,
         CLOSE,
         REOPEN,
-        SET_ASIDE,
+        EXCUSE,
         BRING_BACK
     }
 }

@@ -23,7 +23,7 @@ record ComingIn(PersonLine person, String on, String provider, String site, List
      * @param toCheck whether they are to check, and not on it
      * @param prompt whether they are to be told of it when they come in
      * @param say what may be said to them then; empty where the coordinator wrote nothing
-     * @param not why they are not to be told of it: set aside, held back, or dismissed for a while
+     * @param not why they are not to be told of it: excused, held back, or dismissed for a while
      */
     record Mention(
             String set,

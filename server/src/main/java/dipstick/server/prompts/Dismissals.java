@@ -20,7 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 class Dismissals {
-    /** Longer than that is being set aside, which the list shows. */
+    /** Longer than that is being excused, which the list shows. */
     private static final int MOST_DAYS = 366;
 
     private final PromptMapper prompts;
@@ -55,7 +55,7 @@ class Dismissals {
                     HttpStatus.UNPROCESSABLE_CONTENT,
                     "not-a-while",
                     "A while ends between today and a year from now. Nothing was saved; to leave somebody out for longer,"
-                            + " set them aside on the list.");
+                            + " excuse them on the list.");
         }
         long id = prompts.insertDismissal(new Dismissal(0, set, person, reason.strip(), day, until, who, false));
         audit.record(who, Act.LIST_WORKED, set + ", no prompt of " + person + " until " + until);

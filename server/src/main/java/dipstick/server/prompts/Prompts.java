@@ -11,8 +11,8 @@ import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
 
 /**
- * What whoever has somebody before them is told: what is due by the lists that prompt, never of who is only to check, set
- * aside, held back, or dismissed for a while.
+ * What whoever has somebody before them is told: what is due by the lists that prompt, never of who is only to check,
+ * excused, held back, or dismissed for a while.
  */
 @Service
 public class Prompts {

@@ -81,7 +81,7 @@ class Composing {
                 .anyMatch(one -> joined.contains(one.person().id()));
         String kept = newAlone || standing.keptBack() == 0
                 ? ""
-                : " " + standing.keptBack() + " more are set aside or held back.";
+                : " " + standing.keptBack() + " more are excused or held back.";
         String beyond = people.size() > MOST_ROWS ? " The first " + MOST_ROWS + " are told here." : "";
         String counted = counted(people.size(), newAlone ? "new on the list" : "to be contacted");
         return new Composed(

@@ -5,7 +5,7 @@ public enum Right {
     NONE,
     /** See the list and the people on it. */
     VIEW,
-    /** Work the list: take people, log attempts, set aside. */
+    /** Work the list: take people, log attempts, excuse. */
     WORK,
     /** Change the criteria, how the list is worked, and with whom it is shared. */
     CHANGE;

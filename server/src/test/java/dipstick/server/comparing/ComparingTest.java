@@ -105,7 +105,7 @@ class ComparingTest {
         long second = take("hearing");
         clock.set(MONDAY.plusWeeks(2));
         People.bringIn(orla, "id,family_name,birth_date,phone\njoins,Quill,1955,1\n");
-        new Desks(orla, "hearing").does("SET_ASIDE", "only-here", "words", "\"in hospital\"");
+        new Desks(orla, "hearing").does("EXCUSE", "only-here", "words", "\"in hospital\"");
         long third = take("hearing");
 
         assertThat(moves(first, second)).containsExactly("both ON OFF Now on record: Hearing on 5 Mar 2026.");
@@ -117,7 +117,7 @@ class ComparingTest {
         JsonNode compared = compared(first, third);
         assertThat(of(compared, "only-here").get("was"))
                 .isEqualTo(of(compared, "only-here").get("nowIs"));
-        assertThat(of(compared, "only-here").get("setAside").asString()).contains("in hospital");
+        assertThat(of(compared, "only-here").get("excused").asString()).contains("in hospital");
         assertThat(of(compared, "due-apart").get("dueWas"))
                 .isEqualTo(of(compared, "due-apart").get("dueIs"));
 

@@ -152,8 +152,8 @@ class DeskBooksTest {
                 .at("/rows/0/revision")
                 .asInt(1);
         String everywhere = String.valueOf(chance.nextBoolean());
-        List<String> kinds = List.of(
-                "TAKE", "LET_GO", "GIVE", "ATTEMPT", "NOTE", "PLAN", "CLOSE", "REOPEN", "SET_ASIDE", "BRING_BACK");
+        List<String> kinds =
+                List.of("TAKE", "LET_GO", "GIVE", "ATTEMPT", "NOTE", "PLAN", "CLOSE", "REOPEN", "EXCUSE", "BRING_BACK");
         String kind = kinds.get(chance.nextInt(kinds.size()));
         List<String> outcomes = List.of("reached", "no-answer", "booked", "declined", "sent-letter");
         new Desks(who, list)
@@ -169,7 +169,7 @@ class DeskBooksTest {
                         "step",
                         kind.equals("PLAN") ? "\"CALL\"" : "\"NONE\"",
                         "day",
-                        kind.equals("PLAN") || kind.equals("SET_ASIDE") ? "\"2026-05-05\"" : "\"\"",
+                        kind.equals("PLAN") || kind.equals("EXCUSE") ? "\"2026-05-05\"" : "\"\"",
                         "to",
                         "\"ines\"",
                         "everywhere",

@@ -68,8 +68,8 @@ class EightWeeksTest {
 
     private long latest;
 
-    /** Who was found set aside when it was asked last, and why. */
-    private final List<String> setAside = new ArrayList<>();
+    /** Who was found excused when it was asked last, and why. */
+    private final List<String> excused = new ArrayList<>();
 
     /** Whose place changed since this was asked last, with the cause. */
     private List<String> moved() throws Exception {
@@ -83,11 +83,11 @@ class EightWeeksTest {
                 .get("/api/lists/weekly/readings-compared?from=" + before + "&to=" + latest)
                 .json();
         List<String> moved = new ArrayList<>();
-        setAside.clear();
+        excused.clear();
         for (JsonNode one : compared.get("people")) {
-            if (one.has("setAside")) {
-                setAside.add(one.at("/person/id").asString() + " "
-                        + one.get("setAside").asString());
+            if (one.has("excused")) {
+                excused.add(one.at("/person/id").asString() + " "
+                        + one.get("excused").asString());
             }
             if (!one.get("was").equals(one.get("nowIs"))) {
                 moved.add(one.at("/person/id").asString() + " "
@@ -144,9 +144,9 @@ class EightWeeksTest {
         assertThat(desk.state("stays")).isEqualTo("IN_PROGRESS");
 
         week(2);
-        desk.does("SET_ASIDE", "aside", "words", "\"in hospital\"", "day", "\"2026-02-10\"");
+        desk.does("EXCUSE", "aside", "words", "\"in hospital\"", "day", "\"2026-02-10\"");
         assertThat(moved()).as("the lookback runs out on Wednesday").isEmpty();
-        assertThat(setAside).containsExactly("aside until 10 Feb 2026: in hospital (Person caller)");
+        assertThat(excused).containsExactly("aside until 10 Feb 2026: in hospital (Person caller)");
 
         week(3);
         events("e-corrected,corrected,check,2026-01-11,entered-in-error\n");
@@ -188,8 +188,8 @@ class EightWeeksTest {
                 .containsExactly("younger joined CRITERIA: The criteria changed: “aged 65 or over” keeps them off no"
                         + " more.");
 
-        assertThat(desk.row("aside").has("setAside"))
-                .as("being set aside ended by itself")
+        assertThat(desk.row("aside").has("excused"))
+                .as("being excused ended by itself")
                 .isFalse();
         People.bringInEverybody(coordinator, """
                 id,status

@@ -226,31 +226,31 @@ class OutreachTest {
     }
 
     @Test
-    void somebody_is_set_aside_with_a_reason_for_one_list_or_all_and_comes_back() throws Exception {
+    void somebody_is_excused_with_a_reason_for_one_list_or_all_and_comes_back() throws Exception {
         Visitor coordinator = People.coordinator();
         Desks desk = begin(coordinator, "aside", "id,phone\naside-1,1\naside-2,2\n");
         People.publish(coordinator, "aside-too", set("aside-too", "aside"));
         Desks too = new Desks(desk.visitor(), "aside-too");
-        assertThat(Desks.refusal(desk.does("SET_ASIDE", "aside-1"))).contains("reason");
+        assertThat(Desks.refusal(desk.does("EXCUSE", "aside-1"))).contains("reason");
         assertThat(Desks.refusal(
-                        desk.does("SET_ASIDE", "aside-1", "words", "\"x\"", "day", "\"" + today.minusDays(1) + "\"")))
+                        desk.does("EXCUSE", "aside-1", "words", "\"x\"", "day", "\"" + today.minusDays(1) + "\"")))
                 .contains("over already");
-        desk.does("SET_ASIDE", "aside-1", "words", "\"abroad\"", "day", "\"" + today + "\"");
-        desk.does("SET_ASIDE", "aside-2", "words", "\"no longer\"", "everywhere", "true");
-        assertThat(desk.row("aside-1").get("setAside").asString())
+        desk.does("EXCUSE", "aside-1", "words", "\"abroad\"", "day", "\"" + today + "\"");
+        desk.does("EXCUSE", "aside-2", "words", "\"no longer\"", "everywhere", "true");
+        assertThat(desk.row("aside-1").get("excused").asString())
                 .contains("abroad")
                 .contains("Person person");
-        assertThat(too.row("aside-1").has("setAside")).isFalse();
-        assertThat(too.row("aside-2").get("setAside").asString()).startsWith("From all lists for good: no longer");
+        assertThat(too.row("aside-1").has("excused")).isFalse();
+        assertThat(too.row("aside-2").get("excused").asString()).startsWith("From all lists for good: no longer");
         for (String kind : List.of("TAKE", "ATTEMPT", "PLAN")) {
             assertThat(Desks.refusal(too.does(
                             kind, "aside-2", "outcome", "\"reached\"", "step", "\"CALL\"", "day", "\"" + today + "\"")))
                     .as(kind)
-                    .startsWith("This person is set aside: From all lists for good: no longer");
+                    .startsWith("This person is excused: From all lists for good: no longer");
         }
         too.does("BRING_BACK", "aside-2");
-        assertThat(desk.row("aside-2").has("setAside")).isFalse();
-        assertThat(new SetAside(
+        assertThat(desk.row("aside-2").has("excused")).isFalse();
+        assertThat(new Excusal(
                                 1,
                                 1,
                                 "",

@@ -36,21 +36,21 @@ class QueueTest {
                 entry.with(entry.state(), entry.stepsDone(), step, entry.nextOn(), DAY),
                 place.name(),
                 Optional.of("Was reached."),
-                place.aside(),
+                place.excused(),
                 place.hand(),
                 place.attempt());
     }
 
-    private static Place aside(Place place) {
-        SetAside aside = new SetAside(1, 1, "set", "p", "abroad", DAY, "", ME, false);
+    private static Place excused(Place place) {
+        Excusal excused = new Excusal(1, 1, "set", "p", "abroad", DAY, "", ME, false);
         return new Place(
-                place.entry(), place.name(), place.heldBack(), Optional.of(aside), place.hand(), place.attempt());
+                place.entry(), place.name(), place.heldBack(), Optional.of(excused), place.hand(), place.attempt());
     }
 
     private static Place inHand(Place place, String account) {
         Hand hand = new Hand("p", account, Instant.EPOCH);
         return new Place(
-                place.entry(), place.name(), place.heldBack(), place.aside(), Optional.of(hand), place.attempt());
+                place.entry(), place.name(), place.heldBack(), place.excused(), Optional.of(hand), place.attempt());
     }
 
     private static List<Queue> queues(Place place) {
@@ -83,9 +83,9 @@ class QueueTest {
                 .as("looking pesters nobody")
                 .containsExactly(Queue.OPEN, Queue.NOBODYS, Queue.DUE);
         assertThat(queues(held(toCall("2026-11-26"), Step.CLOSE))).contains(Queue.OPEN);
-        assertThat(queues(aside(toCall("2026-11-26")))).containsExactly(Queue.ASIDE);
-        assertThat(queues(aside(held(toCall("2026-11-26"), Step.CALL)))).containsExactly(Queue.ASIDE);
-        assertThat(queues(aside(inHand(toCall("2026-11-26"), ME)))).containsExactly(Queue.MINE, Queue.ASIDE);
+        assertThat(queues(excused(toCall("2026-11-26")))).containsExactly(Queue.EXCUSED);
+        assertThat(queues(excused(held(toCall("2026-11-26"), Step.CALL)))).containsExactly(Queue.EXCUSED);
+        assertThat(queues(excused(inHand(toCall("2026-11-26"), ME)))).containsExactly(Queue.MINE, Queue.EXCUSED);
     }
 
     @ParameterizedTest
@@ -100,7 +100,7 @@ class QueueTest {
         Place check = place(entry(Standing.CHECK, State.IN_PROGRESS, Step.LOOK, "2026-11-26", DAY));
         assertThat(queues(check)).containsExactly(Queue.CHECK);
         assertThat(queues(inHand(check, ME))).containsExactly(Queue.MINE, Queue.CHECK);
-        assertThat(queues(aside(check))).containsExactly(Queue.ASIDE);
+        assertThat(queues(excused(check))).containsExactly(Queue.EXCUSED);
         Place tried = place(entry(Standing.ON, State.IN_PROGRESS, Step.CALL, "2026-12-26", DAY.minusDays(30)));
         assertThat(queues(tried)).containsExactly(Queue.PROGRESS, Queue.WAITING);
     }
@@ -110,7 +110,7 @@ class QueueTest {
     void whoever_is_done_with_is_in_no_other(State state) {
         Standing standing = state == State.CLOSED ? Standing.ON : Standing.OFF;
         assertThat(queues(place(entry(standing, state, Step.NONE, "", DAY)))).containsExactly(Queue.DONE);
-        assertThat(queues(aside(inHand(place(entry(standing, state, Step.NONE, "", DAY)), ME))))
+        assertThat(queues(excused(inHand(place(entry(standing, state, Step.NONE, "", DAY)), ME))))
                 .containsExactly(Queue.DONE);
     }
 }

@@ -58,7 +58,7 @@ class UndoTest {
         "undo-2, ATTEMPT, outcome, reached",
         "undo-3, ATTEMPT, outcome, sent-letter",
         "undo-4, CLOSE, words, no response",
-        "undo-5, SET_ASIDE, words, abroad",
+        "undo-5, EXCUSE, words, abroad",
         "undo-6, GIVE, to, undo-colleague",
     })
     void what_was_done_is_as_if_it_never_was(String person, String kind, String field, String value) throws Exception {
@@ -89,16 +89,16 @@ class UndoTest {
     }
 
     @Test
-    void who_was_brought_back_is_set_aside_again() throws Exception {
-        desk.does("SET_ASIDE", "undo-8", "words", "\"in hospital\"");
+    void who_was_brought_back_is_excused_again() throws Exception {
+        desk.does("EXCUSE", "undo-8", "words", "\"in hospital\"");
         desk.does(
                 "back",
                 "BRING_BACK",
                 "undo-8",
                 desk.row("undo-8").get("revision").asInt());
-        assertThat(desk.row("undo-8").has("setAside")).isFalse();
+        assertThat(desk.row("undo-8").has("excused")).isFalse();
         desk.undo("back");
-        assertThat(desk.row("undo-8").get("setAside").asString()).contains("in hospital");
+        assertThat(desk.row("undo-8").get("excused").asString()).contains("in hospital");
     }
 
     @Test

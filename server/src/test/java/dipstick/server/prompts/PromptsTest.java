@@ -63,7 +63,7 @@ class PromptsTest {
                 "NONE",
                 "{\"kind\": \"COLLEAGUE\", \"grantee\": \"prompt-caller\", \"granted\": \"WORK\"}");
         People.publishPrivately(coordinator, "pr-private", set("pr-private", "Private prompts", "pr-other", ""));
-        new Desks(coordinator, "pr-list").does("SET_ASIDE", "pr-aside", "words", "\"abroad\"");
+        new Desks(coordinator, "pr-list").does("EXCUSE", "pr-aside", "words", "\"abroad\"");
     }
 
     private static String appointment(String id, String person, LocalDate on, String where) {
@@ -131,7 +131,7 @@ class PromptsTest {
                 .isEqualTo(412);
 
         assertThat(sheet(tomorrow))
-                .as("not of who asked not to be contacted, is to check, set aside, or booked again")
+                .as("not of who asked not to be contacted, is to check, excused, or booked again")
                 .containsExactly("Mill Lane, Nurse Fern: pr-due");
         assertThat(sheet(today)).isEmpty();
         assertThat(prompted(caller, "pr-due"))
@@ -160,7 +160,7 @@ class PromptsTest {
         assertThat(dismiss("pr-other", "wants to think", today.minusDays(1)).status())
                 .isEqualTo(422);
         assertThat(dismiss("pr-other", "wants to think", today.plusYears(2)).text())
-                .contains("set them aside");
+                .contains("excuse them");
         assertThat(dismiss("nobody-at-all", "wants to think", today.plusDays(7)).status())
                 .isEqualTo(404);
 
@@ -258,7 +258,7 @@ class PromptsTest {
                         "pr-due " + tomorrow + " truefalse ",
                         "pr-asked " + tomorrow + " falsefalse Held back",
                         "pr-check " + tomorrow + " falsetrue ",
-                        "pr-aside " + tomorrow + " falsefalse Set aside",
+                        "pr-aside " + tomorrow + " falsefalse Excused",
                         "pr-later " + tomorrow + " falsefalse Held back");
         assertThat(People.caller().get("/api/coming-in").text()).doesNotContain("Hearing prompts");
     }

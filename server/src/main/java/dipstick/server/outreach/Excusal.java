@@ -10,7 +10,7 @@ import java.time.LocalDate;
  * @param untilDay the last day of it, an ISO date; empty for ever
  * @param ended whether somebody put them back before
  */
-record SetAside(
+record Excusal(
         long id,
         long act,
         String setId,

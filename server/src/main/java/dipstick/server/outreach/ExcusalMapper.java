@@ -7,29 +7,29 @@ import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
 @Mapper
-interface SetAsideMapper {
+interface ExcusalMapper {
     String COLUMNS = "id, act, set_id, person, reason, from_day, until_day, account, ended";
 
     @Insert("""
-            INSERT INTO set_aside (act, set_id, person, reason, from_day, until_day, account, ended)
+            INSERT INTO excusal (act, set_id, person, reason, from_day, until_day, account, ended)
             VALUES (#{act}, #{setId}, #{person}, #{reason}, #{fromDay}, #{untilDay}, #{account}, #{ended})
             """)
-    int insert(SetAside aside);
+    int insert(Excusal excusal);
 
-    @Update("UPDATE set_aside SET ended = TRUE WHERE id = #{id} AND NOT ended")
+    @Update("UPDATE excusal SET ended = TRUE WHERE id = #{id} AND NOT ended")
     int end(long id);
 
-    @Update("UPDATE set_aside SET ended = FALSE WHERE id = #{id} AND ended")
+    @Update("UPDATE excusal SET ended = FALSE WHERE id = #{id} AND ended")
     int resume(long id);
 
-    @Select("SELECT " + COLUMNS + " FROM set_aside WHERE act = #{act}")
-    List<SetAside> ofAct(long act);
+    @Select("SELECT " + COLUMNS + " FROM excusal WHERE act = #{act}")
+    List<Excusal> ofAct(long act);
 
     /** Those that nobody ended, of the people of a list; some may have run out. */
-    @Select("SELECT " + COLUMNS + " FROM set_aside a WHERE NOT ended AND a.set_id IN ('', #{set})"
+    @Select("SELECT " + COLUMNS + " FROM excusal a WHERE NOT ended AND a.set_id IN ('', #{set})"
             + " AND EXISTS (SELECT 1 FROM list_entry e WHERE e.set_id = #{set} AND e.person = a.person) ORDER BY id")
-    List<SetAside> ofSet(String set);
+    List<Excusal> ofSet(String set);
 
-    @Select("SELECT " + COLUMNS + " FROM set_aside WHERE person = #{person} AND NOT ended ORDER BY id")
-    List<SetAside> ofPerson(String person);
+    @Select("SELECT " + COLUMNS + " FROM excusal WHERE person = #{person} AND NOT ended ORDER BY id")
+    List<Excusal> ofPerson(String person);
 }

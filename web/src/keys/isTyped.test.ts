@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest'
-import { isTyped, KEYS } from './keys'
+import { isTyped } from './isTyped'
 
 afterEach(() => {
   document.body.innerHTML = ''
@@ -42,8 +42,4 @@ describe('a letter', () => {
     expect(typed('<button data-target></button>', { altKey: true })).toBe(true)
     expect(typed('<button data-target></button>', { metaKey: true })).toBe(true)
   })
-})
-
-it('no key does two things', () => {
-  expect(new Set(KEYS.map((one) => one.key)).size).toBe(KEYS.length)
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Toast from 'primevue/toast'
-import { watch } from 'vue'
-import { RouterView, useRouter } from 'vue-router'
+import { nextTick, useTemplateRef, watch } from 'vue'
+import { RouterView, useRoute, useRouter } from 'vue-router'
 import { missing } from './pages'
 import { homeOf } from './places'
 import { SecondFactorPage, SignInPage, useSession } from './session'
@@ -12,6 +12,20 @@ import { Together } from './together'
 
 const session = useSession()
 const router = useRouter()
+const route = useRoute()
+const place = useTemplateRef('place')
+
+// Whoever goes to another place is there with the keyboard too, unless that place has put them somewhere already.
+watch(
+  () => route.path,
+  async (_, before) => {
+    await nextTick()
+    const { activeElement } = document
+    if (before !== '/' && (!activeElement || !place.value?.contains(activeElement))) {
+      place.value?.focus({ preventScroll: true })
+    }
+  },
+)
 
 // Who signs in again after the sign-in expired stays where they were.
 watch(
@@ -31,6 +45,7 @@ watch(
     <SecondFactorPage v-if="session.signedIn?.lacksSecondFactor" />
     <template v-else-if="session.signedIn">
       <Together>
+        <a class="skip" href="#place" @click.prevent="place?.focus()">To what is on this page</a>
         <TopStrip />
         <RecordsStanding />
         <RoomLeft />
@@ -38,7 +53,7 @@ watch(
           That page could not be fetched from the server. You are still where you were, and nothing
           is lost; try again in a moment.
         </p>
-        <main class="place"><RouterView /></main>
+        <main id="place" ref="place" class="place" tabindex="-1"><RouterView /></main>
       </Together>
     </template>
     <SignInPage v-else />
@@ -49,10 +64,29 @@ watch(
 </template>
 
 <style scoped>
+.skip {
+  position: absolute;
+  left: -999px;
+}
+
+.skip:focus {
+  left: 8px;
+  top: 8px;
+  z-index: 10;
+  padding: 6px 12px;
+  background: var(--sheet);
+  border: 1px solid var(--verdigris);
+}
+
 .place {
   flex: 1;
   display: flex;
   flex-direction: column;
   min-height: 0;
+}
+
+/* It is gone to as a whole, and what is in it shows where the focus is. */
+.place:focus {
+  outline: none;
 }
 </style>

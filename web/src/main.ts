@@ -20,7 +20,7 @@ createApp(App)
   })
   .use(PrimeVue, {
     csp: { nonce },
-    theme: { preset: paperAndInk, options: { darkModeSelector: '.never' } },
+    theme: { preset: paperAndInk, options: { darkModeSelector: 'system' } },
   })
   .use(ToastService)
   .mount('#app')

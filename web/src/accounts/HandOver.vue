@@ -39,7 +39,7 @@ async function handOver() {
     <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
     <label for="hand-over-to">Hand everything over to</label>
     <select id="hand-over-to" v-model="to" class="plain">
-      <option value="">nobody</option>
+      <option value="">a colleague …</option>
       <option v-for="one in others" :key="one.name" :value="one.name">{{ one.displayName }}</option>
     </select>
     <button v-if="to" class="word" @click="handOver">Hand over</button>

@@ -78,7 +78,7 @@ function onKey(event: KeyboardEvent) {
 
 <template>
   <li class="line" :data-band="index" @keydown="onKey">
-    <Stick :value="level.people.yes" :unsure="level.people.unsure" :total="total" :width="96" />
+    <Stick :value="level.people.yes" :unsure="level.people.unsure" :total="total" />
     <div class="numbers">
       <button
         class="word level"
@@ -148,11 +148,11 @@ function onKey(event: KeyboardEvent) {
 <style scoped>
 .line {
   display: grid;
-  grid-template-columns: 96px 122px 1fr 26px;
+  grid-template-columns: var(--stick) 122px 1fr 26px;
   gap: 10px;
   align-items: start;
   min-height: 34px;
-  border-bottom: 1px solid #eee5d2;
+  border-bottom: 1px solid var(--hair);
   background: var(--sheet);
 }
 
@@ -195,7 +195,7 @@ function onKey(event: KeyboardEvent) {
 .name:hover,
 .name:focus {
   border-color: var(--rule);
-  background: #fff;
+  background: var(--field);
 }
 
 .typing {

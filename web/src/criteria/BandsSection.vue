@@ -188,7 +188,7 @@ ul {
 
 .others {
   margin: 0;
-  padding: 4px 8px 4px 106px;
-  background: linear-gradient(90deg, #efe7d4 96px, transparent 96px);
+  padding: 4px 8px 4px calc(var(--stick) + 10px);
+  background: linear-gradient(90deg, var(--pressed) var(--stick), transparent var(--stick));
 }
 </style>

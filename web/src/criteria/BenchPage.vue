@@ -265,6 +265,7 @@ useKeysOfPlace(() => ({ place: 'the bench', keys: KEYS }))
 
 <template>
   <div class="bench">
+    <h1 class="visually-hidden">{{ document.name || 'A new set' }}</h1>
     <div class="head">
       <InputText
         :model-value="document.name"
@@ -425,5 +426,29 @@ useKeysOfPlace(() => ({ place: 'the bench', keys: KEYS }))
 .left {
   overflow: auto;
   min-height: 0;
+}
+
+@media (max-width: 1000px) {
+  .bench {
+    height: auto;
+    padding: 10px 12px;
+  }
+
+  .head {
+    flex-wrap: wrap;
+  }
+
+  .name {
+    width: 100%;
+  }
+
+  .grow {
+    flex-basis: 240px;
+  }
+
+  .sides {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto;
+  }
 }
 </style>

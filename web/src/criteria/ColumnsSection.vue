@@ -201,9 +201,9 @@ function turn(at: number) {
 
 <style scoped>
 .rows {
-  padding: 4px 8px 6px 106px;
-  background: linear-gradient(90deg, #efe7d4 96px, transparent 96px);
-  border-bottom: 1px solid #eee5d2;
+  padding: 4px 8px 6px calc(var(--stick) + 10px);
+  background: linear-gradient(90deg, var(--pressed) var(--stick), transparent var(--stick));
+  border-bottom: 1px solid var(--hair);
 }
 
 .row {

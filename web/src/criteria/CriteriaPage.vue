@@ -211,15 +211,23 @@ function share(set: Schemas['SetSummary']) {
   grid-template-columns: 230px 1fr 220px 150px 110px;
   gap: 14px;
   padding: 8px 14px;
-  border-bottom: 1px solid #eee5d2;
+  border-bottom: 1px solid var(--hair);
 }
 
 .sets a {
   font-weight: 600;
 }
 
+@media (max-width: 900px) {
+  .sets li {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 2px;
+  }
+}
+
 .do {
   display: flex;
+  align-items: start;
   gap: 10px;
 }
 

@@ -185,7 +185,6 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
       :unsure="(alone ?? shown)?.unsure ?? 0"
       :total="people"
       :ghost="alone ? shown?.yes : ghost"
-      :width="96"
     />
     <div
       class="numbers"
@@ -287,11 +286,11 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
 <style scoped>
 .line {
   display: grid;
-  grid-template-columns: 96px 136px 1fr 66px 26px;
+  grid-template-columns: var(--stick) 136px 1fr 66px 26px;
   gap: 10px;
   align-items: start;
   min-height: 34px;
-  border-bottom: 1px solid #eee5d2;
+  border-bottom: 1px solid var(--hair);
   background: var(--sheet);
   position: relative;
 }
@@ -381,6 +380,22 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
   height: 30px;
   cursor: grab;
   color: var(--soft-ink);
+}
+
+/* The numbers stand over their sentence where there is no room beside it. */
+@media (max-width: 700px) {
+  .line {
+    grid-template-columns: var(--stick) 1fr auto 26px;
+    grid-template-rows: auto auto;
+  }
+
+  .line > :deep(.stick) {
+    grid-row: 1 / span 2;
+  }
+
+  .words {
+    grid-area: 2 / 2 / 3 / 5;
+  }
 }
 
 .grip:hover {

@@ -18,10 +18,16 @@ const HEIGHT = 40
 const LABELS = 28
 /** Half a month at each end, for the labels. */
 const EDGE = 24
+/** In pixels, of the name of a month. */
+const WIDEST_LABEL = 36
 
 const strip = useTemplateRef('strip')
 const { width } = useElementSize(strip)
 const inner = computed(() => Math.max(1, width.value - 2 * EDGE))
+/** Of how many months one is named: of each where their names have room. */
+const labelled = computed(() =>
+  Math.ceil((WIDEST_LABEL * (ribbon.months.length - 1)) / inner.value),
+)
 
 const scale = computed(() => ({
   first: ribbon.months[0]?.day ?? ribbon.today,
@@ -159,7 +165,7 @@ const dayOfMonths = computed(() => Math.round(placeOf(asOf.value, scale.value) *
       <path class="unsure" :d="unsureLine" />
       <path class="coverage" :d="coverageLine" />
       <line class="ground" :x1="0" :x2="width" :y1="HEIGHT" :y2="HEIGHT" />
-      <g v-for="month in points" :key="month.day">
+      <g v-for="(month, i) in points" :key="month.day">
         <title>{{ said(month) }}</title>
         <rect
           class="hover"
@@ -169,12 +175,19 @@ const dayOfMonths = computed(() => Math.round(placeOf(asOf.value, scale.value) *
           :height="HEIGHT + LABELS"
         />
         <line class="tick" :x1="month.x" :x2="month.x" :y1="HEIGHT" :y2="HEIGHT + 3" />
-        <text class="month" :x="month.x" :y="HEIGHT + 13">{{ monthWords(month.day) }}</text>
-        <text v-if="month.fallDue" class="due" :x="month.x - inner / 48" :y="HEIGHT + 25">
+        <text v-if="i % labelled === 0" class="month" :x="month.x" :y="HEIGHT + 13">
+          {{ monthWords(month.day) }}
+        </text>
+        <text
+          v-if="month.fallDue && labelled === 1"
+          class="due"
+          :x="month.x - inner / 48"
+          :y="HEIGHT + 25"
+        >
           {{ count(month.fallDue) }} due
         </text>
       </g>
-      <g class="legend" :transform="`translate(${EDGE - 14} ${HEIGHT + 25})`">
+      <g v-if="labelled === 1" class="legend" :transform="`translate(${EDGE - 14} ${HEIGHT + 25})`">
         <rect class="size" x="0" y="-8" width="12" height="8" />
         <text x="16">on the list</text>
         <path class="unsure" d="M84 -4h14" />
@@ -214,7 +227,7 @@ svg {
 }
 
 .size {
-  fill: #e9c27a;
+  fill: var(--amber-pale);
 }
 
 .unsure {

@@ -583,6 +583,6 @@ ul {
 
 .waiting {
   min-height: 30px;
-  padding-left: 106px;
+  padding-left: calc(var(--stick) + 10px);
 }
 </style>

@@ -20,7 +20,6 @@ const emit = defineEmits<{ who: [behind: Behind] }>()
       :unsure="levels.list.unsure"
       :total="levels.people"
       :ghost="before?.list.yes"
-      :width="96"
     />
     <div>
       <p>
@@ -53,7 +52,7 @@ const emit = defineEmits<{ who: [behind: Behind] }>()
 <style scoped>
 footer {
   display: grid;
-  grid-template-columns: 96px 1fr;
+  grid-template-columns: var(--stick) 1fr;
   gap: 10px;
   border-top: 2px solid var(--ink);
 }

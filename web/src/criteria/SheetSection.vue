@@ -24,8 +24,8 @@ header {
   display: flex;
   align-items: center;
   gap: 10px;
-  padding: 3px 8px 3px 106px;
-  background: linear-gradient(90deg, #efe7d4 96px, var(--paper) 96px);
+  padding: 3px 8px 3px calc(var(--stick) + 10px);
+  background: linear-gradient(90deg, var(--pressed) var(--stick), var(--paper) var(--stick));
   border-bottom: 1px solid var(--rule);
 }
 
@@ -35,7 +35,7 @@ header {
 
 .hint {
   margin: 0;
-  padding: 6px 8px 6px 106px;
-  background: linear-gradient(90deg, #efe7d4 96px, transparent 96px);
+  padding: 6px 8px 6px calc(var(--stick) + 10px);
+  background: linear-gradient(90deg, var(--pressed) var(--stick), transparent var(--stick));
 }
 </style>

@@ -23,7 +23,7 @@ const POPULATIONS = [
 
 <template>
   <div class="bar start">
-    <Stick :value="levels?.people ?? 0" :total="levels?.people ?? 0" :width="96" />
+    <Stick :value="levels?.people ?? 0" :total="levels?.people ?? 0" />
     <div class="numbers">
       <button
         class="word level"
@@ -61,8 +61,18 @@ const POPULATIONS = [
 <style scoped>
 .bar {
   display: grid;
-  grid-template-columns: 96px 136px 1fr;
+  grid-template-columns: var(--stick) 136px 1fr;
   gap: 10px;
+}
+
+@media (max-width: 700px) {
+  .bar {
+    grid-template-columns: var(--stick) 60px 1fr;
+  }
+
+  .start .words {
+    flex-wrap: wrap;
+  }
 }
 
 .start {

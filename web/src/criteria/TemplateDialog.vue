@@ -148,7 +148,7 @@ function words(choice: Choice): string {
 
 .library li {
   padding: 4px 0;
-  border-bottom: 1px solid #eee5d2;
+  border-bottom: 1px solid var(--hair);
 }
 
 .library .word {

@@ -120,7 +120,7 @@ async function sign(event: Event) {
 .signature {
   display: block;
   max-height: 60px;
-  background: #fff;
+  background: var(--field);
   border: 1px solid var(--rule);
 }
 </style>

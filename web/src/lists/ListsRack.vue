@@ -90,7 +90,7 @@ const { data, error, isPending } = useLists()
   gap: 2px 18px;
   align-items: center;
   padding: 9px 14px;
-  border-bottom: 1px solid #eee5d2;
+  border-bottom: 1px solid var(--hair);
 }
 
 .name {
@@ -119,6 +119,12 @@ const { data, error, isPending } = useLists()
   grid-column: 1 / -1;
   margin: 0;
   color: var(--brick);
+}
+
+@media (max-width: 1000px) {
+  .rack > li {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 
 .rack .notice {

@@ -258,7 +258,7 @@ section {
 }
 
 .reading[aria-pressed='true'] {
-  background: #efe7d4;
+  background: var(--pressed);
 }
 
 .beside {

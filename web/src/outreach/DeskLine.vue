@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { RowLink } from '@/address'
 import { useVeil, Veiled, VeiledWords } from '@/veil'
+import { useRoute } from 'vue-router'
 import type { DeskColumn } from './columns'
 import type { DeskRow } from './queues'
 
@@ -19,6 +21,7 @@ defineProps<{
 const emit = defineEmits<{ open: []; mark: [] }>()
 
 const veil = useVeil()
+const route = useRoute()
 </script>
 
 <template>
@@ -47,15 +50,16 @@ const veil = useVeil()
       class="cell"
       :title="veil.isDown ? undefined : column.text(row, today)"
     >
-      <button
+      <RowLink
         v-if="column.id === 'name'"
         class="name"
+        :to="{ query: { ...route.query, person: row.person.id } }"
         :tabindex="isReachable ? 0 : -1"
         :aria-current="isCurrent ? 'true' : undefined"
-        @click.stop="emit('open')"
+        @open="emit('open')"
       >
         <Veiled :text="row.person.name" />
-      </button>
+      </RowLink>
       <Veiled v-else-if="column.telling" :text="column.text(row, today)" :what="column.name" />
       <VeiledWords
         v-else
@@ -73,7 +77,7 @@ const veil = useVeil()
   gap: 8px;
   padding: 0 10px 0 6px;
   box-sizing: border-box;
-  border-bottom: 1px solid #eee5d2;
+  border-bottom: 1px solid var(--hair);
   cursor: pointer;
 }
 
@@ -82,7 +86,7 @@ const veil = useVeil()
 }
 
 .line.current {
-  background: #efe7d4;
+  background: var(--pressed);
   box-shadow: inset 3px 0 var(--amber);
 }
 
@@ -106,13 +110,10 @@ const veil = useVeil()
 }
 
 .name {
-  border: 0;
-  background: none;
-  padding: 0;
+  display: block;
   color: inherit;
   font-weight: 600;
-  cursor: pointer;
-  text-align: left;
+  text-decoration: none;
   max-width: 100%;
   overflow: hidden;
   text-overflow: ellipsis;

@@ -685,6 +685,21 @@ async function takeOut() {
   min-height: 0;
 }
 
+@media (max-width: 900px) {
+  .desk {
+    height: auto;
+  }
+
+  .sides {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .queue-side {
+    height: 44vh;
+    min-height: 220px;
+  }
+}
+
 .queue-side {
   display: flex;
   flex-direction: column;

@@ -62,6 +62,7 @@ const { named } = useDeskKeys()
 <style scoped>
 .queues {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 8px;
   margin-bottom: 6px;
@@ -70,7 +71,7 @@ const { named } = useDeskKeys()
 [role='toolbar'] {
   display: flex;
   flex-wrap: wrap;
-  flex: 1;
+  flex: 1 1 240px;
   gap: 2px;
 }
 
@@ -85,7 +86,7 @@ const { named } = useDeskKeys()
 
 .queue[aria-pressed='true'] {
   border-bottom-color: var(--amber);
-  background: #efe7d4;
+  background: var(--pressed);
 }
 
 .queues :deep(input) {

@@ -216,13 +216,13 @@ watch(
 
 .head {
   border-bottom: 1px solid var(--rule);
-  background: #f3ecdc;
+  background: var(--head);
   overflow: hidden;
   scrollbar-gutter: stable;
 }
 
 .coming {
-  border-bottom: 1px solid #eee5d2;
+  border-bottom: 1px solid var(--hair);
 }
 
 .sort {

@@ -32,7 +32,7 @@ const emit = defineEmits<{
   flex-wrap: wrap;
   align-items: center;
   gap: 2px;
-  background: #edf3ee;
+  background: var(--calm);
   padding: 2px 8px;
 }
 </style>

@@ -2,7 +2,7 @@
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { useKeys } from '@/keys'
-import { PersonActs, PersonPanel } from '@/people'
+import { Contact, PersonActs, PersonPanel } from '@/people'
 import { PersonPrompts } from '@/prompts'
 import { Veiled, VeiledWords } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
@@ -111,7 +111,7 @@ defineExpose({ focusNote })
     <dl class="contacts">
       <template v-for="contact in contacts" :key="contact.field">
         <dt>{{ contact.field }}</dt>
-        <dd><Veiled :text="contact.value" :what="contact.field" /></dd>
+        <dd><Contact :field="contact.field" :value="contact.value" /></dd>
       </template>
       <template v-if="row.language">
         <dt>language</dt>

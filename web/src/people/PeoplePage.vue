@@ -8,14 +8,13 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import InputText from 'primevue/inputtext'
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
-import { useRouter } from 'vue-router'
+import { RouterLink } from 'vue-router'
 import PersonStanding from './PersonStanding.vue'
 
 /** Anybody on record, found by typing; where they stand is shown beside. */
 const { id = '' } = defineProps<{ id?: string }>()
 
 const session = useSession()
-const router = useRouter()
 const typed = ref('')
 usePageTitle(() => (id === '' ? ['People'] : []))
 const words = refDebounced(typed, 150)
@@ -32,10 +31,6 @@ const { data: found, error } = useQuery({
 const people = computed(() => (words.value.trim() === '' ? [] : (found.value?.people ?? [])))
 const total = computed(() => found.value?.total ?? 0)
 
-function open(person: string) {
-  void router.push(`/people/${encodeURIComponent(person)}`)
-}
-
 function focusFind() {
   document.getElementById('find-people')?.focus()
 }
@@ -44,7 +39,7 @@ onMounted(focusFind)
 
 /** Goes from line to line, and from the first one back to what is typed. */
 function step(event: KeyboardEvent, by: 1 | -1) {
-  const lines = [...(results.value?.querySelectorAll<HTMLElement>('button') ?? [])]
+  const lines = [...(results.value?.querySelectorAll<HTMLElement>('a') ?? [])]
   const at = lines.indexOf(event.target as HTMLElement)
   const next = lines[at + by]
   if (next) {
@@ -58,6 +53,7 @@ function step(event: KeyboardEvent, by: 1 | -1) {
 
 <template>
   <div class="people">
+    <h1 class="visually-hidden">People</h1>
     <section class="search" aria-label="Find people">
       <InputText
         id="find-people"
@@ -78,15 +74,15 @@ function step(event: KeyboardEvent, by: 1 | -1) {
       </p>
       <ol ref="results" @keydown.down="step($event, 1)" @keydown.up="step($event, -1)">
         <li v-for="person in people" :key="person.id">
-          <button
+          <RouterLink
             class="person-row"
+            :to="`/people/${encodeURIComponent(person.id)}`"
             :aria-current="person.id === id ? 'true' : undefined"
-            @click="open(person.id)"
           >
             <span><Veiled :text="person.name" /></span>
             <span class="quiet"><Veiled :text="person.born" what="birth date" /></span>
             <span class="quiet">{{ person.age }}</span>
-          </button>
+          </RouterLink>
         </li>
       </ol>
     </section>
@@ -138,5 +134,16 @@ ol:empty {
 
 .none {
   margin: 10px;
+}
+
+@media (max-width: 900px) {
+  .people {
+    grid-template-columns: minmax(0, 1fr);
+    height: auto;
+  }
+
+  ol {
+    max-height: 40vh;
+  }
 }
 </style>

@@ -43,7 +43,7 @@ li {
   grid-template-columns: 136px 1fr;
   gap: 8px;
   padding: 2px 0;
-  border-top: 1px solid #eee5d2;
+  border-top: 1px solid var(--hair);
 }
 
 .undone .what {

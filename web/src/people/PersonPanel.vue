@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
 import { dayWords } from '@/days'
-import { Veiled } from '@/veil'
 import { computed } from 'vue'
+import Contact from './Contact.vue'
 import { grouped } from './grouped'
+import PersonHead from './PersonHead.vue'
 import ReasonLine from './ReasonLine.vue'
 import TimeLine from './TimeLine.vue'
 
@@ -13,11 +14,14 @@ const {
   view,
   asOf,
   isRecordAlone = false,
+  isHeadless = false,
 } = defineProps<{
   view: Schemas['PersonView']
   asOf: string
   /** Whether no set is looked at, so that there is no list to stand on. */
   isRecordAlone?: boolean
+  /** Whether who it is is said above already. */
+  isHeadless?: boolean
 }>()
 
 const SECTIONS = { INCLUDE: 'Include', EXCLUDE: 'Exclude', SHOULD_HAVE: 'Should have' } as const
@@ -70,17 +74,7 @@ const standing = computed(() => {
 
 <template>
   <article class="person">
-    <h2><Veiled :text="view.person.name" /></h2>
-    <p class="facts">
-      <span v-if="view.person.age"
-        >{{ view.person.age }}, born <Veiled :text="view.person.born" what="birth date"
-      /></span>
-      <span v-else>no birth date</span>
-      <span v-if="view.person.provider">{{ view.person.provider }}</span>
-      <span v-if="view.person.site">{{ view.person.site }}</span>
-      <span class="quiet"><Veiled :text="view.person.id" what="id" /></span>
-    </p>
-    <p v-if="view.person.doNotContact" class="notice">Asked not to be contacted.</p>
+    <PersonHead v-if="!isHeadless" :person="view.person" />
     <p v-if="!isRecordAlone" class="standing">{{ standing }}</p>
 
     <section v-for="[section, criteria] in bySection" :key="section">
@@ -116,7 +110,7 @@ const standing = computed(() => {
       <dl>
         <template v-for="detail in details" :key="detail.field">
           <dt>{{ detail.field }}</dt>
-          <dd><Veiled :text="detail.value" :what="detail.field" /></dd>
+          <dd><Contact :field="detail.field" :value="detail.value" /></dd>
         </template>
       </dl>
     </details>
@@ -124,13 +118,6 @@ const standing = computed(() => {
 </template>
 
 <style scoped>
-.facts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 14px;
-  margin: 2px 0 6px;
-}
-
 .standing {
   font-weight: 600;
   margin: 4px 0 8px;

@@ -7,10 +7,12 @@ import { PersonPrompts } from '@/prompts'
 import { useSession } from '@/session'
 import { VeiledWords } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import Contact from './Contact.vue'
 import Drop from './Drop.vue'
 import PersonActs from './PersonActs.vue'
+import PersonHead from './PersonHead.vue'
 import PersonPanel from './PersonPanel.vue'
 
 /** Where somebody stands by each saved set; one of them is opened to its reasons. */
@@ -51,9 +53,19 @@ const { data: record, error: recordError } = useQuery({
   ),
 })
 
+/** Who it is, also while another set's reasons are read. */
+const who = shallowRef<Schemas['PersonView']>()
+watch(
+  () => view.value ?? record.value,
+  (known) => (who.value = known ?? who.value),
+  { immediate: true },
+)
+const WAYS = new Set(['phone', 'mobile', 'email'])
+const ways = computed(() => (who.value?.details ?? []).filter((one) => WAYS.has(one.field)))
+
 usePageTitle(
   () => ['People'],
-  () => view.value?.person.name ?? record.value?.person.name,
+  () => who.value?.person.name,
 )
 
 /** Whoever was named by a number that was joined to theirs is at the address of their own. */
@@ -71,7 +83,7 @@ const { data: log } = useQuery({
   queryKey: ['lists', 'people', person, 'log'],
   queryFn: () => send<Schemas['PersonLog']>(`/api/people/${id}/log`),
 })
-const telling = computed(() => (view.value ? [view.value.person.born, view.value.person.name] : []))
+const telling = computed(() => (who.value ? [who.value.person.born, who.value.person.name] : []))
 const atDesk = computed(() => log.value?.lists.some((one) => one.set === opened.value))
 
 function dueWords(due: string): string {
@@ -81,6 +93,13 @@ function dueWords(due: string): string {
 
 <template>
   <section class="standing" aria-label="Where they stand">
+    <PersonHead v-if="who" :person="who.person" class="panel" />
+    <dl v-if="ways.length" class="ways">
+      <template v-for="way in ways" :key="way.field">
+        <dt>{{ way.field }}</dt>
+        <dd><Contact :field="way.field" :value="way.value" /></dd>
+      </template>
+    </dl>
     <p v-if="error ?? viewError ?? recordError" class="notice" role="alert">
       {{ sentenceOf(error ?? viewError ?? recordError) }}
     </p>
@@ -110,8 +129,15 @@ function dueWords(due: string): string {
       </RouterLink>
       <span class="quiet">to log an attempt or to excuse</span>
     </p>
-    <PersonPanel v-if="view" :view="view" :as-of="today" class="panel" />
-    <PersonPanel v-else-if="record" :view="record" :as-of="today" is-record-alone class="panel" />
+    <PersonPanel v-if="view" :view="view" :as-of="today" is-headless class="panel" />
+    <PersonPanel
+      v-else-if="record"
+      :view="record"
+      :as-of="today"
+      is-record-alone
+      is-headless
+      class="panel"
+    />
     <section v-if="log?.acts.length" class="panel" aria-label="Log">
       <h3>Log</h3>
       <PersonActs :acts="log.acts" :telling="telling" />
@@ -133,6 +159,7 @@ function dueWords(due: string): string {
 }
 
 ul {
+  border-top: 1px solid var(--hair);
   list-style: none;
   margin: 0;
   padding: 0;
@@ -151,7 +178,7 @@ ul {
   width: 100%;
   text-align: left;
   border: 0;
-  border-bottom: 1px solid #eee5d2;
+  border-bottom: 1px solid var(--hair);
   background: none;
   padding: 5px 12px;
   cursor: pointer;
@@ -181,5 +208,36 @@ ul {
 
 .panel {
   padding: 8px 14px 14px;
+}
+
+header.panel {
+  padding-bottom: 0;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 8px;
+  margin: 0 14px 8px;
+}
+
+.ways dt {
+  color: var(--soft-ink);
+}
+
+.ways dd {
+  margin: 0 10px 0 0;
+  font-weight: 600;
+}
+
+@media (max-width: 700px) {
+  .set {
+    grid-template-columns: 16px 1fr;
+  }
+
+  .why,
+  .due {
+    grid-column: 2;
+  }
 }
 </style>

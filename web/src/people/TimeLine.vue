@@ -117,7 +117,7 @@ figure {
 }
 
 .tick {
-  fill: #a99c84;
+  fill: var(--ghost);
 }
 
 .tick.lit {

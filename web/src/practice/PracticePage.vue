@@ -94,6 +94,6 @@ usePageTitle(() => [shown.value?.name, 'Practice'])
 
 .parts a[aria-current] {
   border-bottom-color: var(--amber);
-  background: #efe7d4;
+  background: var(--pressed);
 }
 </style>

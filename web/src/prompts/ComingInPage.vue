@@ -148,7 +148,7 @@ td,
 th {
   padding: 3px 8px 3px 0;
   vertical-align: top;
-  border-bottom: 1px solid #eee5d2;
+  border-bottom: 1px solid var(--hair);
 }
 
 .one {

@@ -21,9 +21,6 @@ const { data: coming, error } = useQuery({
   queryKey: ['prompts', 'coming in'],
   queryFn: () => send<Schemas['ComingIn'][]>('/api/coming-in'),
 })
-const mayDismiss = computed(() =>
-  session.roles.some((role) => ['COORDINATOR', 'CALLER', 'CLINICIAN'].includes(role)),
-)
 
 const { dismiss } = useDismissing()
 const asked = ref<{ person: string; mention: Schemas['Mention'] }>()
@@ -50,7 +47,10 @@ function save(reason: string, until: string) {
 <template>
   <section aria-label="Coming in">
     <h2>
-      Coming in this week <span v-if="coming" class="quiet">{{ count(coming.length) }}</span>
+      <span
+        >Coming in this week
+        <span v-if="coming" class="quiet">{{ count(coming.length) }}</span></span
+      >
       <RouterLink to="/today/coming-in" class="sheet">Sheet for the morning</RouterLink>
     </h2>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
@@ -76,7 +76,7 @@ function save(reason: string, until: string) {
             <VeiledWords :text="mention.why" :telling="[one.person.born, one.person.name]" />
             <span v-if="mention.not" class="quiet"> {{ mention.not }}</span>
             <button
-              v-else-if="mention.prompt && mayDismiss"
+              v-else-if="mention.prompt && session.worksLists"
               class="word"
               @click="asked = { person: one.person.id, mention }"
             >
@@ -100,6 +100,10 @@ section {
 }
 
 h2 {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 0 10px;
   margin: 8px 0 4px;
 }
 
@@ -109,7 +113,6 @@ h2 .quiet,
 }
 
 .sheet {
-  float: right;
   font-size: 0.95rem;
 }
 
@@ -123,7 +126,7 @@ li {
   display: flex;
   gap: 10px;
   padding: 2px 0;
-  border-bottom: 1px solid #eee5d2;
+  border-bottom: 1px solid var(--hair);
 }
 
 .when {

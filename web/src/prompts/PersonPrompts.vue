@@ -22,13 +22,10 @@ const {
 }>()
 
 const session = useSession()
-const mayAsk = computed(() =>
-  session.roles.some((role) => ['COORDINATOR', 'CALLER', 'CLINICIAN'].includes(role)),
-)
 const { data, error } = useQuery({
   queryKey: computed(() => ['prompts', 'of', person]),
   queryFn: () => send<Schemas['Prompt'][]>(`/api/who/${encodeURIComponent(person)}/prompts`),
-  enabled: mayAsk,
+  enabled: computed(() => session.worksLists),
 })
 const prompts = computed(() => (data.value ?? []).filter((one) => one.set !== without))
 

@@ -157,7 +157,7 @@ function dropped(event: DragEvent) {
 
 .import.over {
   border-color: var(--verdigris);
-  background: #e4efec;
+  background: var(--pointed);
 }
 
 .pick {

@@ -358,7 +358,7 @@ function counts(of: Schemas['CountsView']): string {
 .sheet :deep(:is(th, td)) {
   text-align: left;
   padding: 2px 14px 2px 0;
-  border-bottom: 1px solid #eee5d2;
+  border-bottom: 1px solid var(--hair);
 }
 
 .sheet :deep(.number) {

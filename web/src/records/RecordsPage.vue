@@ -141,6 +141,13 @@ function takenBack() {
   align-items: start;
 }
 
+@media (max-width: 900px) {
+  .sides {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 14px;
+  }
+}
+
 .back td {
   color: var(--soft-ink);
 }

@@ -124,6 +124,10 @@ async function look() {
   max-width: 46rem;
 }
 
+.page :deep(.name) {
+  overflow-wrap: anywhere;
+}
+
 .others {
   display: flex;
   flex-wrap: wrap;

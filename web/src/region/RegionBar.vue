@@ -58,7 +58,7 @@ const all = computed(() => beside.everywhere && placeOf(beside.everywhere, top.v
 }
 
 .band {
-  fill: #ead9b4;
+  fill: var(--amber-pale);
 }
 
 .all {

@@ -236,7 +236,7 @@ ul {
 
 li {
   padding: 3px 0;
-  border-bottom: 1px solid #eee5d2;
+  border-bottom: 1px solid var(--hair);
 }
 
 .to {

@@ -6,6 +6,8 @@ import { answerWithPasskey } from './passkeys'
 
 export type Role = Schemas['SignedIn']['roles'][number]
 
+const WORKERS: readonly Role[] = ['COORDINATOR', 'CALLER', 'CLINICIAN']
+
 /** Who is signed in, and what the practice's today is. */
 export const useSession = defineStore('session', () => {
   const current = shallowRef<Schemas['Session']>()
@@ -64,6 +66,10 @@ export const useSession = defineStore('session', () => {
     signedIn: computed(() => current.value?.signedIn),
     roles: computed(() => current.value?.signedIn?.roles ?? []),
     isCoordinator: computed(() => current.value?.signedIn?.roles.includes('COORDINATOR') ?? false),
+    /** Whether they take people and call them; whoever manages looks only. */
+    worksLists: computed(() =>
+      (current.value?.signedIn?.roles ?? []).some((role) => WORKERS.includes(role)),
+    ),
     today: computed(() => current.value?.today ?? ''),
     load,
     reload,

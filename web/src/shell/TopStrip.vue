@@ -5,7 +5,7 @@ import { WhoRings } from '@/prompts'
 import { OwnAccountDialog, useSession } from '@/session'
 import { useVeil, VEIL_KEY } from '@/veil'
 import { useEventListener } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 
 const session = useSession()
@@ -17,20 +17,24 @@ const places = computed(() => placesOf(session.roles))
 
 const route = useRoute()
 
+/** Where there is little room, places and what is one's own come down when they are asked for. */
+const isOpen = ref(false)
+watch(
+  () => route.path,
+  () => (isOpen.value = false),
+)
+
 /** A function key, as the veil's, since it is pressed wherever one is. */
 const WHO_KEY = 'F8'
 const whoShown = ref(false)
-const worksLists = computed(() =>
-  session.roles.some((role) => ['COORDINATOR', 'CALLER', 'CLINICIAN'].includes(role)),
-)
 
 /** What keys do in every place, besides those that have no place. */
 const everywhere = computed<PlaceKey[]>(() =>
-  worksLists.value ? [{ key: WHO_KEY, does: 'who rings or walks in' }] : [],
+  session.worksLists ? [{ key: WHO_KEY, does: 'who rings or walks in' }] : [],
 )
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (event.key === WHO_KEY && worksLists.value) {
+  if (event.key === WHO_KEY && session.worksLists) {
     event.preventDefault()
     whoShown.value = true
   }
@@ -38,10 +42,21 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 </script>
 
 <template>
-  <header class="strip">
+  <header class="strip" :class="{ open: isOpen }">
     <RouterLink to="/" class="mark"
       ><img src="/mark.svg" alt="" width="22" height="22" /> Dipstick</RouterLink
     >
+    <button
+      v-if="session.worksLists"
+      class="word who"
+      :title="`Who rings or walks in (${WHO_KEY})`"
+      @click="whoShown = true"
+    >
+      Who is it?
+    </button>
+    <button class="word unfold" :aria-expanded="isOpen" @click="isOpen = !isOpen">
+      {{ isOpen ? 'Close' : 'Places' }}
+    </button>
     <nav aria-label="Places">
       <RouterLink
         v-for="place in places"
@@ -51,31 +66,25 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         >{{ place.name }}</RouterLink
       >
     </nav>
-    <button
-      v-if="worksLists"
-      class="word"
-      :title="`Who rings or walks in (${WHO_KEY})`"
-      @click="whoShown = true"
-    >
-      Who is it?
-    </button>
-    <span class="practice">{{ session.current?.practice }}</span>
-    <button
-      class="word"
-      :aria-pressed="veil.isDown"
-      :title="`Hide names and contacts (${VEIL_KEY})`"
-      @click="veil.turn()"
-    >
-      {{ veil.isDown ? 'Lift the veil' : 'Veil' }}
-    </button>
-    <button class="word" title="Your account" @click="accountShown = true">
-      {{ session.signedIn?.displayName }}
-    </button>
-    <button class="word" @click="session.signOut()">Sign out</button>
-    <button class="word" title="Keys of this place (?)" @click="keys.shown = true">Keys</button>
+    <div class="own">
+      <span class="practice">{{ session.current?.practice }}</span>
+      <button
+        class="word"
+        :aria-pressed="veil.isDown"
+        :title="`Hide names and contacts (${VEIL_KEY})`"
+        @click="veil.turn()"
+      >
+        {{ veil.isDown ? 'Lift the veil' : 'Veil' }}
+      </button>
+      <button class="word" title="Keys of this place (?)" @click="keys.shown = true">Keys</button>
+      <button class="word" title="Your account" @click="accountShown = true">
+        {{ session.signedIn?.displayName }}
+      </button>
+      <button class="word" @click="session.signOut()">Sign out</button>
+    </div>
     <OwnAccountDialog v-model:visible="accountShown" />
     <KeysDialog :everywhere="everywhere" />
-    <WhoRings v-if="worksLists" v-model:visible="whoShown" />
+    <WhoRings v-if="session.worksLists" v-model:visible="whoShown" />
   </header>
 </template>
 
@@ -83,10 +92,10 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 .strip {
   display: flex;
   align-items: stretch;
-  gap: 18px;
+  gap: 0 18px;
   padding: 0 20px;
-  height: 40px;
-  line-height: 40px;
+  min-height: 40px;
+  line-height: 37px;
   background: var(--sheet);
   border-bottom: 1px solid var(--rule);
 }
@@ -122,11 +131,61 @@ nav a.here {
   font-weight: 600;
 }
 
+.who {
+  order: 1;
+}
+
+.own {
+  order: 2;
+  display: flex;
+  align-items: center;
+  gap: 0 18px;
+}
+
 .practice {
   color: var(--soft-ink);
 }
 
 .word {
   border-bottom: 0;
+}
+
+.unfold {
+  display: none;
+}
+
+@media (max-width: 1100px) {
+  .practice {
+    display: none;
+  }
+}
+
+@media (max-width: 900px) {
+  .strip {
+    flex-wrap: wrap;
+    padding: 0 12px;
+  }
+
+  .mark {
+    flex: 1;
+  }
+
+  .unfold {
+    display: block;
+    order: 1;
+  }
+
+  nav,
+  .own {
+    display: none;
+    order: 2;
+    flex: 0 0 100%;
+    flex-wrap: wrap;
+  }
+
+  .strip.open nav,
+  .strip.open .own {
+    display: flex;
+  }
 }
 </style>

@@ -78,7 +78,7 @@ function changeCompared(at: number, part: Partial<ComparedPair>) {
 <style scoped>
 .paired {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(360px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(360px, 100%), 1fr));
   gap: 12px 36px;
 }
 

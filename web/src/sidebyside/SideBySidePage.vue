@@ -295,7 +295,7 @@ function waitsFor(side: 'here' | 'there'): string {
 <style scoped>
 .sides {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(320px, 100%), 1fr));
   gap: 12px 24px;
   margin-bottom: 12px;
 }

@@ -171,7 +171,7 @@ defineExpose({ bring, bringFile })
 }
 
 .over {
-  background: var(--wash, #f3ead6);
+  background: var(--pressed);
 }
 
 .choose {

@@ -11,6 +11,7 @@ export interface StickProps {
   /** Who is beyond the level, in parts that follow it, the most urgent first. */
   parts?: readonly number[]
   scale?: 'root' | 'linear'
+  /** In pixels; as wide as its cell where it is left out. */
   width?: number
   /** In pixels; as high as its row where it is left out, so that the rows make one stick. */
   height?: number
@@ -28,32 +29,34 @@ const {
   ghost = undefined,
   parts = [],
   scale = 'root',
-  width = 104,
+  width = undefined,
   height = undefined,
 } = defineProps<StickProps>()
 
 const hatch = useId()
-const sure = computed(() => reach(value, total, scale) * width)
-const possible = computed(() => reach(value + unsure, total, scale) * width)
+/** In hundredths of the stick, as all that follow. */
+const sure = computed(() => reach(value, total, scale) * 100)
+const possible = computed(() => reach(value + unsure, total, scale) * 100)
 /** Each fainter than the one before. */
 const beyond = computed(() =>
   parts.map((people, i) => {
     const from = value + parts.slice(0, i).reduce((sum, one) => sum + one, 0)
-    const left = reach(from, total, scale) * width
+    const left = reach(from, total, scale) * 100
     return {
       left,
-      width: reach(from + people, total, scale) * width - left,
+      width: reach(from + people, total, scale) * 100 - left,
       opacity: 0.55 / (i + 1),
     }
   }),
 )
-const before = computed(() =>
-  ghost === undefined ? undefined : reach(ghost, total, scale) * width,
-)
+const before = computed(() => (ghost === undefined ? undefined : reach(ghost, total, scale) * 100))
 </script>
 
 <template>
-  <div class="stick" :style="{ width: `${width}px`, height: height ? `${height}px` : undefined }">
+  <div
+    class="stick"
+    :style="{ width: width ? `${width}px` : undefined, height: height ? `${height}px` : undefined }"
+  >
     <svg width="100%" height="100%" aria-hidden="true">
       <defs>
         <pattern :id="hatch" width="5" height="5" patternUnits="userSpaceOnUse">
@@ -61,10 +64,10 @@ const before = computed(() =>
         </pattern>
       </defs>
       <rect class="rod" width="100%" height="100%" />
-      <rect class="fluid" :width="sure" height="100%" />
+      <rect class="fluid" :width="`${sure}%`" height="100%" />
       <rect
-        :x="sure"
-        :width="Math.max(0, possible - sure)"
+        :x="`${sure}%`"
+        :width="`${Math.max(0, possible - sure)}%`"
         height="100%"
         :fill="`url(#${hatch})`"
       />
@@ -72,13 +75,21 @@ const before = computed(() =>
         v-for="(part, i) in beyond"
         :key="i"
         class="part"
-        :x="part.left"
-        :width="part.width"
+        :x="`${part.left}%`"
+        :width="`${part.width}%`"
         :fill-opacity="part.opacity"
         height="100%"
       />
-      <line v-if="before !== undefined" class="ghost" :x1="before" :x2="before" y2="100%" />
-      <path class="marks" :d="`M${width / 4} 0v4M${width / 2} 0v6M${(3 * width) / 4} 0v4`" />
+      <line
+        v-if="before !== undefined"
+        class="ghost"
+        :x1="`${before}%`"
+        :x2="`${before}%`"
+        y2="100%"
+      />
+      <line class="mark" x1="25%" x2="25%" y2="4" />
+      <line class="mark" x1="50%" x2="50%" y2="6" />
+      <line class="mark" x1="75%" x2="75%" y2="4" />
     </svg>
   </div>
 </template>
@@ -96,7 +107,7 @@ svg {
 }
 
 .rod {
-  fill: #efe7d4;
+  fill: var(--pressed);
 }
 
 .fluid {
@@ -121,11 +132,10 @@ svg {
   stroke-dasharray: 3 2;
 }
 
-.marks {
+.mark {
   stroke: var(--ink);
   stroke-width: 1;
   opacity: 0.5;
-  fill: none;
 }
 
 @media (prefers-reduced-motion: reduce) {

@@ -24,9 +24,9 @@ describe('the stick', () => {
     const stick = mount(Stick, {
       props: { value: 25, unsure: 24, total: 100, ghost: 100, width: 100 },
     })
-    expect(stick.find('.fluid').attributes('width')).toBe('50')
-    expect(Number(stick.findAll('rect')[2]?.attributes('width'))).toBeCloseTo(20)
-    expect(stick.find('.ghost').attributes('x1')).toBe('100')
+    expect(stick.find('.fluid').attributes('width')).toBe('50%')
+    expect(Number.parseFloat(stick.findAll('rect')[2]?.attributes('width') ?? '')).toBeCloseTo(20)
+    expect(stick.find('.ghost').attributes('x1')).toBe('100%')
   })
 
   it('draws those beyond the level in parts that follow it', () => {
@@ -37,9 +37,9 @@ describe('the stick', () => {
       .findAll('.part')
       .map((one) => [one.attributes('x'), one.attributes('width')])
     expect(parts).toEqual([
-      ['50', '10'],
-      ['60', '0'],
-      ['60', '40'],
+      ['50%', '10%'],
+      ['60%', '0%'],
+      ['60%', '40%'],
     ])
   })
 })

@@ -54,7 +54,8 @@ function address(list: string): string {
           My follow-ups <span class="quiet">{{ count(day.followUps.length) }}</span>
         </h2>
         <p v-if="day.followUps.length === 0" class="quiet">
-          Nothing of yours is due. Take somebody on one of the lists below.
+          Nothing of yours is due.
+          <template v-if="session.worksLists">Take somebody on one of the lists below.</template>
         </p>
         <ul>
           <li v-for="one in day.followUps" :key="one.person.id + one.set">
@@ -65,8 +66,10 @@ function address(list: string): string {
             <span class="quiet">{{ one.list }}, {{ dayWords(one.on) }}</span>
           </li>
         </ul>
-        <CalendarAddress />
-        <HandOver />
+        <template v-if="session.worksLists">
+          <CalendarAddress />
+          <HandOver />
+        </template>
         <template v-if="day.handedOver.length">
           <h2>Handed over to me</h2>
           <ul>
@@ -114,6 +117,16 @@ section {
   overflow: auto;
 }
 
+@media (max-width: 900px) {
+  .sides {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  section {
+    max-height: none;
+  }
+}
+
 h2 {
   margin: 8px 0 4px;
 }
@@ -132,6 +145,6 @@ li {
   display: flex;
   gap: 10px;
   padding: 2px 0;
-  border-bottom: 1px solid #eee5d2;
+  border-bottom: 1px solid var(--hair);
 }
 </style>

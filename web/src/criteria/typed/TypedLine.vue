@@ -279,8 +279,8 @@ defineExpose({ focus: () => input.value?.focus() })
 <style scoped>
 .typed {
   position: relative;
-  padding: 4px 8px 5px 106px;
-  background: linear-gradient(90deg, #efe7d4 96px, transparent 96px);
+  padding: 4px 8px 5px calc(var(--stick) + 10px);
+  background: linear-gradient(90deg, var(--pressed) var(--stick), transparent var(--stick));
 }
 
 .line {
@@ -304,7 +304,7 @@ defineExpose({ focus: () => input.value?.focus() })
 }
 
 .line:focus {
-  background: #fff;
+  background: var(--field);
   border-color: var(--verdigris);
 }
 
@@ -330,7 +330,7 @@ mark {
 ul {
   position: absolute;
   z-index: 5;
-  left: 106px;
+  left: calc(var(--stick) + 10px);
   min-width: 420px;
   max-width: calc(100% - 114px);
   margin: 2px 0 0;
@@ -350,7 +350,7 @@ li {
 
 li[aria-selected='true'],
 li:hover {
-  background: #efe7d4;
+  background: var(--pressed);
 }
 
 .number {

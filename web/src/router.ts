@@ -28,6 +28,10 @@ export const router = createRouter({
     { path: '/today', component: pages.today },
     { path: '/today/coming-in', component: pages.comingIn },
     { path: '/practice/:part?', component: pages.practice, props: true },
+    // What pages are made of; nothing that is installed.
+    ...(import.meta.env.DEV
+      ? [{ path: '/controls', component: () => import('./controls/ControlsPage.vue') }]
+      : []),
     { path: '/:other(.*)*', component: NoSuchPage },
   ],
 })

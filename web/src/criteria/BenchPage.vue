@@ -26,7 +26,7 @@ import { SetTextDialog } from './typed'
 import { useSavedSet } from './useSavedSet'
 import VersionsDialog from './VersionsDialog.vue'
 import { useVocabulary } from './vocabulary'
-import { ON_LIST, type Behind } from './who'
+import { ON_LIST, useBehind } from './who'
 import WhoPanel from './WhoPanel.vue'
 
 const { id } = defineProps<{ id: string }>()
@@ -52,17 +52,20 @@ const set = useSavedSet(
 const { history, state, isNew, unsaved, onBench, loaded, saving, problem, conflict, broughtBack } =
   set
 
-const behind = shallowRef<Behind>(ON_LIST)
+const behind = useBehind()
 const asOf = useDayInAddress('as-of', () => session.today)
 /** How the dials are turned here; it is not saved with the set. */
 const settings = ref<Record<string, string>>({})
 
 /** An old version that is only looked at. */
 const lookedAt = shallowRef<{ document: CriteriaDocument; version: number }>()
-watch(onBench, () => {
+watch(onBench, (_, before) => {
   lookedAt.value = undefined
   settings.value = {}
-  behind.value = ON_LIST
+  // What the address says of the first that comes stays.
+  if (before > 0) {
+    behind.value = ON_LIST
+  }
 })
 
 const document = computed(() => lookedAt.value?.document ?? history.current.value)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { RowLink, useInAddress } from '@/address'
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { cellWords, fieldWords, tellsWho } from '@/fields'
@@ -7,6 +8,7 @@ import { count } from '@/stick'
 import { Veiled, VeiledWords } from '@/veil'
 import Button from 'primevue/button'
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import type { Draft } from './levels'
 import { termSetsOf, type JsonObject } from './document'
 import NearList from './NearList.vue'
@@ -27,6 +29,7 @@ const emit = defineEmits<{
   exempt: [member: JsonObject, name: string, kind: string]
 }>()
 
+const route = useRoute()
 const termSets = computed(() => termSetsOf(draft.document))
 
 type Line = Schemas['Line']
@@ -40,7 +43,8 @@ const show = shallowRef<readonly Schemas['ShownColumn'][]>([])
 const top = ref<number>()
 const after = ref<string>()
 const person = shallowRef<Schemas['PersonView']>()
-const personId = ref<string>()
+/** Who is open; nobody where it is empty. */
+const personId = useInAddress('person')
 const opened = useTemplateRef('opened')
 
 const crossings = shallowRef<Schemas['Crossing'][]>([])
@@ -131,12 +135,12 @@ async function open(id: string) {
 function close() {
   opening.forget()
   person.value = undefined
-  personId.value = undefined
+  personId.value = ''
 }
 
 /** Closes the person and goes back to their line. */
 function back() {
-  const id = personId.value ?? ''
+  const id = personId.value
   close()
   void nextTick(() => {
     document.querySelector<HTMLElement>(`[data-person="${CSS.escape(id)}"]`)?.focus()
@@ -174,7 +178,10 @@ watch(
       people.value = []
       total.value = undefined
       after.value = undefined
-      close()
+      // Whoever the address names from the start stays open.
+      if (old) {
+        close()
+      }
     }
     if (shown) {
       void load()
@@ -265,7 +272,12 @@ watch(
             <strong>{{ withReason(why) }}</strong>
           </li>
           <li>
-            <button class="person-row" :data-person="one.id" @click="open(one.id)">
+            <RowLink
+              class="person-row"
+              :to="{ query: { ...route.query, person: one.id } }"
+              :data-person="one.id"
+              @open="open(one.id)"
+            >
               <span class="name"><Veiled :text="one.name" /></span>
               <span class="quiet">{{ one.age || 'no birth date' }}</span>
               <span class="quiet">{{ one.provider }}</span>
@@ -278,7 +290,7 @@ watch(
                   >
                 </span>
               </span>
-            </button>
+            </RowLink>
           </li>
         </template>
         <li v-if="after">

@@ -1,4 +1,6 @@
+import { useInAddress } from '@/address'
 import type { Schemas } from '@/api/client'
+import { computed, shallowRef } from 'vue'
 
 /** Near the line is not a number of the sheet, but it is asked for in the same place. */
 export type Part = Schemas['WhoRequest']['part'] | 'NEAR'
@@ -21,6 +23,28 @@ export function nearBehind(criterion?: string): Behind {
     : { part: 'NEAR', title: 'Near the line' }
 }
 
+/** The numbers that are always offered, by the word that an address has for each. */
+const TABS: Readonly<Record<string, Behind>> = {
+  'to-check': { part: 'TO_CHECK', title: 'Can’t tell' },
+  has: { part: 'HAS', title: 'Have it' },
+  near: nearBehind(),
+}
+
 export function sameBehind(one: Behind, other: Behind): boolean {
   return one.part === other.part && one.criterion === other.criterion && one.band === other.band
+}
+
+/** The number whose people are looked at; the address says it where it is one that is always offered. */
+export function useBehind() {
+  const said = useInAddress('who')
+  /** A number of the sheet, which may be another one tomorrow. */
+  const ofSheet = shallowRef<Behind>()
+  return computed({
+    get: () => ofSheet.value ?? TABS[said.value] ?? ON_LIST,
+    set: (behind: Behind) => {
+      const word = Object.keys(TABS).find((one) => sameBehind(TABS[one] ?? ON_LIST, behind))
+      ofSheet.value = word || sameBehind(behind, ON_LIST) ? undefined : behind
+      said.value = word ?? ''
+    },
+  })
 }

@@ -5,6 +5,7 @@ import { dayWords } from '@/days'
 import { useLists } from '@/lists'
 import { count, percent, Stick } from '@/stick'
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { usePreferredDark } from '@vueuse/core'
 import ChartJs from 'chart.js/auto'
 import Chart from 'primevue/chart'
 import { computed, ref } from 'vue'
@@ -39,11 +40,21 @@ const { data: levels, error } = useQuery({
   enabled: computed(() => list.value !== ''),
 })
 
-const AMBER = '#c98a1b'
-const VERDIGRIS = '#1f6f66'
+const isDark = usePreferredDark()
+/** What is drawn on a canvas takes no colour from the page by itself. */
+const colours = computed(() => {
+  const page = getComputedStyle(document.documentElement)
+  const of = (name: string) => page.getPropertyValue(name).trim()
+  return {
+    isDark: isDark.value,
+    amber: of('--amber'),
+    verdigris: of('--verdigris'),
+    words: of('--soft-ink'),
+    rule: of('--hair'),
+  }
+})
 
 ChartJs.defaults.font.family = getComputedStyle(document.body).fontFamily
-ChartJs.defaults.color = '#655c4d'
 
 /** Text on a canvas does not wait for its typeface by itself. */
 const typefaceReady = ref(false)
@@ -57,8 +68,8 @@ const chart = computed(() => {
       {
         label: 'on the list',
         data: points.map((point) => point.onList),
-        borderColor: VERDIGRIS,
-        backgroundColor: VERDIGRIS,
+        borderColor: colours.value.verdigris,
+        backgroundColor: colours.value.verdigris,
         pointStyle: 'rect',
         yAxisID: 'people',
       },
@@ -69,8 +80,8 @@ const chart = computed(() => {
               data: points.map((point) =>
                 point.eligible ? Math.round((1000 * point.has) / point.eligible) / 10 : null,
               ),
-              borderColor: AMBER,
-              backgroundColor: AMBER,
+              borderColor: colours.value.amber,
+              backgroundColor: colours.value.amber,
               yAxisID: 'coverage',
             },
           ]
@@ -78,15 +89,21 @@ const chart = computed(() => {
     ],
   }
 })
-const options = {
-  animation: false,
-  maintainAspectRatio: false,
-  plugins: { legend: { labels: { usePointStyle: true } } },
-  scales: {
-    people: { position: 'left', beginAtZero: true, title: { display: true, text: 'people' } },
-    coverage: { position: 'right', min: 0, max: 100, title: { display: true, text: '%' } },
-  },
-}
+const options = computed(() => {
+  const { words: color, rule } = colours.value
+  const said = (text: string) => ({ title: { display: true, text, color }, ticks: { color } })
+  return {
+    animation: false,
+    maintainAspectRatio: false,
+    plugins: { legend: { labels: { usePointStyle: true, color } } },
+    scales: {
+      x: { ticks: { color }, grid: { display: false } },
+      people: { position: 'left', beginAtZero: true, grid: { color: rule }, ...said('people') },
+      // Lines of its own would cross those of people.
+      coverage: { position: 'right', min: 0, max: 100, grid: { display: false }, ...said('%') },
+    },
+  }
+})
 
 const months = computed(() => [...new Set((levels.value?.attempts ?? []).map((one) => one.month))])
 const outcomes = computed(() => [

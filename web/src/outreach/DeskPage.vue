@@ -1,101 +1,52 @@
 <script setup lang="ts">
-import { useInAddress, usePageTitle } from '@/address'
+import { usePageTitle } from '@/address'
 import { sentenceOf } from '@/api/client'
-import type { WorkFields } from '@/api/work'
-import { dayWords } from '@/days'
-import { OutDialog } from '@/exchange'
-import { isTyped, useKeys, useKeysOfPlace } from '@/keys'
-import { DialsSet, ReadingsDialog } from '@/lists'
-import { PromptRuleDialog } from '@/prompts'
-import { SendingsDialog } from '@/sending'
 import { useSession } from '@/session'
-import { SharingDialog } from '@/sharing'
 import { count } from '@/stick'
-import { useVeil } from '@/veil'
-import { refDebounced, until, useEventListener } from '@vueuse/core'
+import { refDebounced, until } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, nextTick, ref, shallowRef, toRef, useTemplateRef, watch } from 'vue'
-import { RouterLink } from 'vue-router'
 import { SET_ORDER, USUAL_VIEW, type ColumnId } from './columns'
-import { useDeskKeys, type DeskAct } from './deskKeys'
+import DeskDialogs, { type Shown } from './DeskDialogs.vue'
+import DeskHead from './DeskHead.vue'
+import { useDeskKeys } from './deskKeys'
 import DeskQueues from './DeskQueues.vue'
 import DeskTable from './DeskTable.vue'
-import GiveDialog from './GiveDialog.vue'
-import MannerDialog from './MannerDialog.vue'
 import MarkedBar from './MarkedBar.vue'
 import PersonInHand from './PersonInHand.vue'
-import PlanDialog from './PlanDialog.vue'
-import { ALL_BANDS, QUEUES, type DeskRow, type QueueId } from './queues'
-import ReasonDialog from './ReasonDialog.vue'
+import { QUEUES, type DeskRow } from './queues'
 import { useDesk } from './useDesk'
+import { useDeskActs } from './useDeskActs'
+import { useDeskAddress } from './useDeskAddress'
+import { useDeskKeyboard } from './useDeskKeyboard'
 import { useDeskPages, type Asked, type DeskView, type Marked } from './useDeskPages'
+import { useMarks } from './useMarks'
 import { useViews } from './useViews'
-import ViewDialog from './ViewDialog.vue'
-import { STEPS, type Step } from './words'
 
 /** The desk of a list: the queue, the person in hand, and the log. */
 const { id } = defineProps<{ id: string }>()
 
-/** How the address says that the whole list is looked at, though a part of it is given. */
-const WHOLE = '*'
-
 const session = useSession()
-const veil = useVeil()
-const { work, warn, undo, told, canUndo } = useDesk(toRef(() => id))
-const keys = useKeys()
 const deskKeys = useDeskKeys()
+const atDesk = useDesk(toRef(() => id))
+const { warn, undo, told, canUndo } = atDesk
+const { queue, chosenPart, band, current } = useDeskAddress()
 
-const saidQueue = useInAddress('queue')
-const queue = computed<QueueId>({
-  get: () => QUEUES.find((one) => one.id === saidQueue.value)?.id ?? 'open',
-  set: (pile) => (saidQueue.value = pile === 'open' ? '' : pile),
-})
-/** The part that was chosen; until then the desk opens on the one that is given to whoever sits down. */
-const saidPart = useInAddress('part')
-const chosenPart = computed(() =>
-  saidPart.value === '' ? undefined : saidPart.value === WHOLE ? '' : saidPart.value,
-)
 const find = ref('')
 /** Once the typing pauses. */
 const found = refDebounced(find, 150)
-const band = useInAddress('band', () => ALL_BANDS)
 /** Whether those are shown too whom the set leaves out, since it shows only so many. */
 const allShown = ref(false)
-const current = useInAddress('person')
 const lastIndex = ref(0)
-/** Who is marked, by number, as they were seen. */
-const marked = shallowRef<ReadonlyMap<string, Marked>>(new Map())
-const note = ref('')
-const everywhere = ref(true)
-const shown = ref<
-  | ''
-  | 'readings'
-  | 'manner'
-  | 'sharing'
-  | 'plan'
-  | 'excuse'
-  | 'close'
-  | 'give'
-  | 'view'
-  | 'out'
-  | 'prompt'
-  | 'sending'
->('')
+const shown = ref<Shown>('')
 const panel = useTemplateRef('panel')
 
 const shownDesk = shallowRef<DeskView>()
-const {
-  view,
-  views,
-  usual,
-  columns,
-  isPending,
-  use,
-  save: saveViews,
-} = useViews(
+const ownViews = useViews(
   toRef(() => id),
   shownDesk,
 )
+const { view, views, isPending, use } = ownViews
 const asked = computed<Asked>(() => {
   const { sortBy, descending, groupBy } = view.value
   const isUsual = sortBy === (shownDesk.value?.ordered ? SET_ORDER : USUAL_VIEW.sortBy)
@@ -110,42 +61,27 @@ const asked = computed<Asked>(() => {
     group: groupBy,
   }
 })
-const {
-  desk,
-  answered,
-  queues,
-  error,
-  rows,
-  places,
-  row,
-  isNobody,
-  inSight,
-  rowAt,
-  withAll,
-  everybody,
-  wholeList,
-  nextToTake,
-} = useDeskPages(
+const pages = useDeskPages(
   toRef(() => id),
   asked,
   current,
   computed(() => !isPending.value),
 )
+const { desk, answered, queues, error, rows, places, row, isNobody, inSight, rowAt, withAll } =
+  pages
 watch(desk, (now) => (shownDesk.value = now), { immediate: true })
 usePageTitle(
   () => [desk.value?.name, 'Lists'],
   () => row.value?.person.name,
 )
 
-const markedIds = computed(() => new Set(marked.value.keys()))
 const mayWork = computed(() => desk.value?.right === 'WORK' || desk.value?.right === 'CHANGE')
 const mayChange = computed(() => desk.value?.right === 'CHANGE')
 const outcomes = computed(() => (desk.value?.outcomes ?? []).filter((one) => one.inUse))
 const parts = computed(() => desk.value?.manner.parts ?? [])
-
 const part = computed({
   get: () => chosenPart.value ?? desk.value?.part ?? '',
-  set: (name) => (saidPart.value = name === '' ? WHOLE : name),
+  set: (name) => (chosenPart.value = name),
 })
 const beyond = computed(() => desk.value?.beyond ?? 0)
 const counts = computed(() =>
@@ -155,32 +91,15 @@ const counts = computed(() =>
   })),
 )
 
-/** Whom an act is about: all that are marked, else the one in hand. */
-const targets = computed<readonly Marked[]>(() =>
-  marked.value.size > 0
-    ? [...marked.value.values()].map((one) => markOf(rowOf(one.person)) ?? one)
-    : [markOf(row.value)].filter((one) => one !== undefined),
-)
-
-function rowOf(person: string): DeskRow | undefined {
-  return rows.value.get(places.value.get(person) ?? -1)
-}
-
-function markOf(one: DeskRow | undefined): Marked | undefined {
-  return (
-    one && {
-      person: one.person.id,
-      revision: one.revision,
-      standing: one.standing,
-      mine: one.inHand?.mine ?? false,
-    }
-  )
-}
+const marks = useMarks(pages, warn)
+const { marked, markedIds, targets, mark, markAll } = marks
+const acts = useDeskActs({ desk: atDesk, pages, marks, current, outcomes, mayWork })
+const { note, everywhere } = acts
 
 /** Whether whoever is open goes on being so only if they are in the pile that is turned to. */
 let turning = false
 watch([queue, chosenPart, band], () => {
-  marked.value = new Map()
+  marks.clear()
   turning = true
 })
 
@@ -201,11 +120,6 @@ watch(
   },
   { immediate: true },
 )
-
-watch(current, () => {
-  note.value = ''
-  everywhere.value = true
-})
 
 function open(one: DeskRow | undefined) {
   if (one) {
@@ -236,7 +150,7 @@ async function takeNext() {
   const from = places.value.get(current.value) ?? lastIndex.value
   let next: DeskRow | undefined
   try {
-    next = await nextToTake(from)
+    next = await pages.nextToTake(from)
   } catch (failure) {
     warn(sentenceOf(failure))
     return
@@ -244,108 +158,20 @@ async function takeNext() {
   if (next) {
     open(next)
     if (!next.inHand) {
-      const { id: person } = next.person
-      await work(
-        'TAKE',
-        [{ person, revision: next.revision }],
-        veil.isDown ? 'Taken' : `Taken: ${next.person.name}`,
-      )
+      await acts.take(next)
     }
   } else {
     told.value = 'Nobody more in this queue is free and to be tried today.'
   }
 }
 
-async function about(kind: Parameters<typeof work>[0], words: string, fields: WorkFields = {}) {
-  const whom = targets.value
-  const one = whom[0] && (rowOf(whom[0].person) ?? row.value)
-  const several =
-    whom.length > 1 ? `${String(whom.length)} people` : veil.isDown ? '' : one?.person.name
-  if (await work(kind, whom, several ? `${words}: ${several}` : words, fields)) {
-    marked.value = new Map()
-  }
-}
-
-async function takeOrLetGo() {
-  const mine = targets.value.every((one) => one.mine)
-  await (mine ? about('LET_GO', 'Let go') : about('TAKE', 'Taken'))
-}
-
-async function log(outcome: string | undefined) {
-  const known = outcomes.value.find((one) => one.id === outcome)
-  if (known && mayWork.value) {
-    const fields = { outcome: known.id, words: note.value.trim(), everywhere: everywhere.value }
-    await about('ATTEMPT', known.name, fields)
-    note.value = ''
-  }
-}
-
-/** What was written to many, logged for each of them. */
-async function logWritten(people: string[], outcome: string) {
-  const written = new Set(people)
-  const name = outcomes.value.find((one) => one.id === outcome)?.name ?? outcome
-  try {
-    const now = (await wholeList()).filter((one) => written.has(one.person))
-    await work('ATTEMPT', now, `${name}: ${String(now.length)} people`, { outcome })
-  } catch (failure) {
-    warn(`What was sent is not logged yet. ${sentenceOf(failure)}`)
-  }
-}
-
-async function keepNote() {
-  if (
-    note.value.trim() &&
-    (await work('NOTE', targets.value, 'Note kept', { words: note.value.trim() }))
-  ) {
-    note.value = ''
-  }
-}
-
-function plan(next: Step, day: string) {
-  const name = STEPS.find((one) => one.step === next)?.name ?? ''
-  void about('PLAN', `${name} on ${dayWords(day)}`, { step: next, day, words: note.value.trim() })
-}
-
-function excuse(reason: string, until: string, all: boolean) {
-  void about('EXCUSE', 'Excused', { words: reason, day: until, everywhere: all })
-}
-
-function bringBack() {
-  void (row.value?.state === 'CLOSED'
-    ? about('REOPEN', 'Opened again')
-    : about('BRING_BACK', 'Brought back'))
-}
-
-function mark(one: DeskRow) {
-  const next = new Map(marked.value)
-  const now = markOf(one)
-  if (now && !next.delete(one.person.id)) {
-    next.set(one.person.id, now)
-  }
-  marked.value = next
-}
-
 async function markCurrent() {
   if (!places.value.has(current.value)) {
     await step(1)
   }
-  const one = rowOf(current.value)
+  const one = marks.rowOf(current.value)
   if (one) {
     mark(one)
-  }
-}
-
-/** All of this pile, also those who are not in sight; or nobody, where all are. */
-async function markAll() {
-  if (marked.value.size >= (answered.value?.total ?? 0)) {
-    marked.value = new Map()
-    return
-  }
-  try {
-    const all = await everybody()
-    marked.value = new Map(all.map((one) => [one.person, one]))
-  } catch (failure) {
-    warn(sentenceOf(failure))
   }
 }
 
@@ -359,52 +185,6 @@ function sortBy(column: ColumnId) {
     sortBy: column,
     descending: view.value.sortBy === column && !view.value.descending,
   })
-}
-
-const doing: Record<DeskAct, () => unknown> = {
-  takeNext,
-  note: () => panel.value?.focusNote(),
-  undo,
-  mark: markCurrent,
-  find: () => document.getElementById('find-on-desk')?.focus(),
-  take: takeOrLetGo,
-  plan: () => (shown.value = 'plan'),
-  excuse: () => (shown.value = 'excuse'),
-  close: () => (shown.value = 'close'),
-  back: bringBack,
-  give: () => (shown.value = 'give'),
-}
-const FREE_FOR_ALL = new Set<DeskAct>(['find', 'mark'])
-
-useKeysOfPlace(() => ({
-  place: 'the desk',
-  keys: [
-    { key: '↓ ↑', does: 'next and previous person' },
-    { key: '1 … 9', does: 'log what came of the attempt' },
-    ...deskKeys.all.map((one) => ({
-      ...one,
-      change: (key: string) => deskKeys.change(one.act, key),
-    })),
-    { key: 'Ctrl+Enter', does: 'keep the note by itself' },
-    { key: 'Ctrl+P', does: 'print all of this pile' },
-  ],
-  asAtFirst: deskKeys.asAtFirst,
-}))
-
-/** What a key does here, if anything; whoever may only look goes through the list, finds and marks. */
-function actOf(key: string): { does: () => unknown; isHeldDown: boolean } | undefined {
-  if (key === 'ArrowDown' || key === 'ArrowUp') {
-    return { does: () => step(key === 'ArrowDown' ? 1 : -1), isHeldDown: true }
-  }
-  const act = keys.single ? deskKeys.actOf(key.toLowerCase()) : undefined
-  if (act) {
-    return mayWork.value || FREE_FOR_ALL.has(act)
-      ? { does: doing[act], isHeldDown: false }
-      : undefined
-  }
-  return keys.single && mayWork.value && /^[1-9]$/.test(key)
-    ? { does: () => log(outcomes.value[Number(key) - 1]?.id), isHeldDown: false }
-    : undefined
 }
 
 const printing = ref(false)
@@ -425,48 +205,34 @@ async function print() {
   })
 }
 
-useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (event.key === 'p' && (event.ctrlKey || event.metaKey) && shown.value === '') {
-    event.preventDefault()
-    void print()
-    return
-  }
-  if (isTyped(event) || shown.value !== '' || keys.shown) {
-    return
-  }
-  const act = actOf(event.key)
-  if (act) {
-    event.preventDefault()
-    // A key that is held down goes on through the list, but logs one attempt.
-    if (!event.repeat || act.isHeldDown) {
-      void act.does()
-    }
-  }
-})
+useDeskKeyboard(
+  {
+    acts: {
+      takeNext,
+      note: () => panel.value?.focusNote(),
+      undo,
+      mark: markCurrent,
+      find: () => document.getElementById('find-on-desk')?.focus(),
+      take: acts.takeOrLetGo,
+      plan: () => (shown.value = 'plan'),
+      excuse: () => (shown.value = 'excuse'),
+      close: () => (shown.value = 'close'),
+      back: acts.bringBack,
+      give: () => (shown.value = 'give'),
+    },
+    step,
+    logAt: (place) => acts.log(outcomes.value[place]?.id),
+    print,
+  },
+  mayWork,
+  () => shown.value !== '',
+)
 
-/** A dialog that is one of those that `shown` names. */
-function model(name: typeof shown.value) {
-  return computed({
-    get: () => shown.value === name,
-    set: (open: boolean) => (shown.value = open ? name : ''),
-  })
-}
-const readingsShown = model('readings')
-const mannerShown = model('manner')
-const sharingShown = model('sharing')
-const planShown = model('plan')
-const excuseShown = model('excuse')
-const closeShown = model('close')
-const giveShown = model('give')
-const viewShown = model('view')
-const outShown = model('out')
-const promptShown = model('prompt')
-const sendingShown = model('sending')
 /** Who was marked, or in the queue, when the dialog was opened; they may go elsewhere once they are written to. */
 const takenOut = shallowRef<readonly Marked[]>([])
 async function takeOut() {
   try {
-    takenOut.value = marked.value.size ? targets.value : await everybody()
+    takenOut.value = marked.value.size ? targets.value : await pages.everybody()
     shown.value = 'out'
   } catch (failure) {
     warn(sentenceOf(failure))
@@ -476,40 +242,16 @@ async function takeOut() {
 
 <template>
   <div class="desk">
-    <div class="page-head">
-      <h1>{{ desk?.name ?? 'List' }}</h1>
-      <span class="quiet grow">
-        <template v-if="desk?.readOn">read {{ dayWords(desk.readOn) }}</template>
-        <template v-else-if="desk">not read yet</template>
-        <template v-if="desk && desk.dials.length">, <DialsSet :dials="desk.dials" /></template>
-        <template v-if="desk && desk.all > desk.mine"
-          >, {{ count(desk.mine) }} of {{ count(desk.all) }}: your people</template
-        >
-      </span>
-      <Button text size="small" label="Readings" @click="shown = 'readings'" />
-      <RouterLink :to="`/lists/${encodeURIComponent(id)}/on-a-day`">As of another day</RouterLink>
-      <Button
-        v-if="mayChange"
-        text
-        size="small"
-        label="How it is worked"
-        @click="shown = 'manner'"
-      />
-      <Button v-if="mayChange" text size="small" label="Prompts" @click="shown = 'prompt'" />
-      <Button v-if="mayChange" text size="small" label="Share" @click="shown = 'sharing'" />
-      <Button text size="small" label="Send" @click="shown = 'sending'" />
-      <Button text size="small" label="Take out" @click="takeOut" />
-      <select
-        v-if="views.length > 1"
-        class="plain"
-        aria-label="View"
-        :value="view.name"
-        @change="useNamed(($event.target as HTMLSelectElement).value)"
-      >
-        <option v-for="one in views" :key="one.name">{{ one.name }}</option>
-      </select>
-      <Button text size="small" label="Columns" @click="shown = 'view'" />
-    </div>
+    <DeskHead
+      :id="id"
+      :desk="desk"
+      :may-change="mayChange"
+      :view="view.name"
+      :views="views.map((one) => one.name)"
+      @show="(what) => (shown = what)"
+      @take-out="takeOut"
+      @use="useNamed"
+    />
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-else-if="!desk" class="quiet">The list is being fetched.</p>
     <template v-if="desk">
@@ -528,12 +270,12 @@ async function takeOut() {
           <MarkedBar
             v-if="marked.size && mayWork"
             :people="targets.length"
-            @take="about('TAKE', 'Taken')"
+            @take="acts.takeMarked"
             @give="shown = 'give'"
             @letter="takeOut"
             @excuse="shown = 'excuse'"
             @close="shown = 'close'"
-            @nobody="marked = new Map()"
+            @nobody="marks.clear"
           />
           <DeskTable
             v-model:in-sight="inSight"
@@ -591,74 +333,32 @@ async function takeOut() {
           :outcomes="outcomes"
           :as-of="session.today"
           :may-work="mayWork"
-          @outcome="log"
-          @note="keepNote"
-          @take="takeOrLetGo"
-          @let-go="takeOrLetGo"
+          @outcome="acts.log"
+          @note="acts.keepNote"
+          @take="acts.takeOrLetGo"
+          @let-go="acts.takeOrLetGo"
           @plan="shown = 'plan'"
           @excuse="shown = 'excuse'"
-          @back="bringBack"
+          @back="acts.bringBack"
           @close="shown = 'close'"
-          @reopen="bringBack"
+          @reopen="acts.bringBack"
           @give="shown = 'give'"
         />
         <p v-else class="quiet">Nobody is open.</p>
       </div>
     </template>
 
-    <ReadingsDialog
+    <DeskDialogs
       :id="id"
-      v-model:visible="readingsShown"
-      :name="desk?.name ?? ''"
-      :may-change="mayChange"
-    />
-    <MannerDialog v-if="desk" :id="id" v-model:visible="mannerShown" :desk="desk" />
-    <PromptRuleDialog :id="id" v-model:visible="promptShown" :name="desk?.name ?? ''" />
-    <SendingsDialog
-      :id="id"
-      v-model:visible="sendingShown"
-      :name="desk?.name ?? ''"
-      :may-change="mayChange"
-    />
-    <SharingDialog :id="id" v-model:visible="sharingShown" :name="desk?.name ?? ''" />
-    <PlanDialog v-model:visible="planShown" :today="session.today" @plan="plan" />
-    <ReasonDialog
-      v-model:visible="excuseShown"
-      what="excuse"
+      v-model:shown="shown"
+      :desk="desk"
       :people="targets.length"
-      :today="session.today"
-      @save="excuse"
-    />
-    <ReasonDialog
-      v-model:visible="closeShown"
-      what="close"
-      :people="targets.length"
-      :today="session.today"
-      @save="(reason) => about('CLOSE', 'Closed', { words: reason })"
-    />
-    <GiveDialog
-      v-model:visible="giveShown"
-      :people="targets.length"
-      @give="(to, name) => about('GIVE', `Given to ${name}`, { to })"
-    />
-    <OutDialog
-      v-model:visible="outShown"
-      :list="id"
-      :people="takenOut.map((one) => one.person)"
-      :to-check="takenOut.filter((one) => one.standing === 'CHECK').length"
-      :may-change="mayChange"
-      :show="desk?.show ?? []"
+      :taken-out="takenOut"
       :example="current"
-      @written="logWritten"
-    />
-    <ViewDialog
-      v-model:visible="viewShown"
-      :view="view"
-      :views="views"
-      :usual="usual"
-      :columns="columns"
-      @use="use"
-      @save="saveViews"
+      :today="session.today"
+      :may-change="mayChange"
+      :acts="acts"
+      :views="ownViews"
     />
   </div>
 </template>
@@ -670,11 +370,6 @@ async function takeOut() {
   height: calc(100vh - 41px);
   padding: 8px 16px 12px;
   box-sizing: border-box;
-}
-
-.page-head {
-  gap: 6px;
-  margin-bottom: 4px;
 }
 
 .sides {

@@ -20,6 +20,15 @@ const href = computed(() => {
 </script>
 
 <template>
-  <a v-if="href && !veil.isDown" :href="href">{{ value }}</a>
+  <a v-if="href && !veil.isDown" class="way" :href="href">{{ value }}</a>
   <Veiled v-else :text="value" :what="field" />
 </template>
+
+<style scoped>
+/* As large as a finger needs. */
+.way {
+  display: inline-block;
+  min-height: 24px;
+  line-height: 24px;
+}
+</style>

@@ -90,7 +90,7 @@ function takenBack() {
                 <th class="number">Unchanged</th>
                 <th class="number">Off file</th>
                 <th class="number">Bad</th>
-                <th></th>
+                <th><span class="visually-hidden">Taking back</span></th>
               </tr>
             </thead>
             <tbody>

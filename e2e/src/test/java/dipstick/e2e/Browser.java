@@ -80,6 +80,13 @@ final class Browser implements AutoCloseable {
                 Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
     }
 
+    /** Whether whoever sits here has asked for a dark screen. */
+    void darken(boolean dark) {
+        driver.executeCdpCommand(
+                "Emulation.setEmulatedMedia",
+                Map.of("features", List.of(Map.of("name", "prefers-color-scheme", "value", dark ? "dark" : "light"))));
+    }
+
     /** A device that keeps passkeys, and whose owner is always the right one. */
     void plugInDevice() {
         VirtualAuthenticatorOptions options = new VirtualAuthenticatorOptions()

@@ -175,13 +175,33 @@ class DeskIT {
         await(ines, "mine", mine + 2);
     }
 
+    @Test
+    @Order(5)
+    void a_telephone_shows_everything_and_so_does_the_dark() {
+        tam.resize(320, 640);
+        tam.darken(true);
+        for (String page : List.of("/today", "/lists", LIST)) {
+            tam.open(application.address() + page);
+            tam.awaitText("main", "Kidney function on water tablets");
+            assertThat(tam.run("return document.documentElement.scrollWidth"))
+                    .as(page)
+                    .isEqualTo(320L);
+            assertThat(tam.graveViolations()).as(page).isEmpty();
+        }
+        tam.awaitText(".in-hand", "What came of it");
+        tam.click("Places");
+        tam.awaitText(".strip", "Sign out");
+        tam.darken(false);
+        tam.resize(1280, 800);
+    }
+
     private static final class Acknowledged {
         private final List<String> batches = new CopyOnWriteArrayList<>();
         private final List<String> people = new CopyOnWriteArrayList<>();
     }
 
     @Test
-    @Order(5)
+    @Order(6)
     void a_server_killed_while_attempts_are_logged_has_lost_none_that_it_acknowledged() throws Exception {
         Client client = Client.signedIn(application.address(), "ines", "amber-level-3");
         List<JsonNode> rows = new ArrayList<>();
@@ -239,7 +259,7 @@ class DeskIT {
     }
 
     @Test
-    @Order(6)
+    @Order(7)
     void a_server_killed_while_records_are_taken_has_all_of_them_or_none() throws Exception {
         Client client = Client.signedIn(application.address(), "orla", "amber-level-1");
         StringBuilder file = new StringBuilder("id,person_id,kind,on\n");

@@ -19,8 +19,8 @@ class ContractTest {
     private static final Path PRODUCT = Path.of("..");
 
     /** As in "criteria.md section 4, due date)". */
-    private static final Pattern NAMED =
-            Pattern.compile("criteria\\.md,?\\s+section (\\d)(?:, ([a-z ]+?)| (?=[,.;]))?(?=[).,;:]|$)", Pattern.MULTILINE);
+    private static final Pattern NAMED = Pattern.compile(
+            "criteria\\.md,?\\s+section (\\d)(?:, ([a-z ]+?)| (?=[,.;]))?(?=[).,;:]|$)", Pattern.MULTILINE);
 
     private static final Pattern ANCHOR = Pattern.compile("<a id=\"([^\"]+)\"></a>");
 
@@ -33,7 +33,8 @@ class ContractTest {
         Set<String> named = new TreeSet<>();
         for (String module : List.of("core", "intake", "command", "server", "region")) {
             try (Stream<Path> files = Files.walk(PRODUCT.resolve(module).resolve("src/main/java"))) {
-                for (Path file : files.filter(one -> one.toString().endsWith(".java")).toList()) {
+                for (Path file :
+                        files.filter(one -> one.toString().endsWith(".java")).toList()) {
                     NAMED.matcher(Files.readString(file).replaceAll("\\n\\s*\\*", ""))
                             .results()
                             .flatMap(ContractTest::anchorsOf)

@@ -1,0 +1,170 @@
+<script setup lang="ts">
+import { usePageTitle } from '@/address'
+import { Drop } from '@/people'
+import { Stick } from '@/stick'
+import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
+import InputText from 'primevue/inputtext'
+import { ref } from 'vue'
+import { RouterLink } from 'vue-router'
+
+/**
+ * The few controls that pages are made of, and when each is used. It is there while pages are developed, and in nothing
+ * that is installed.
+ */
+usePageTitle(() => ['Controls'])
+
+const typed = ref('')
+const chosen = ref('')
+const isOn = ref(true)
+
+const STATES = [
+  { state: 'loading', words: 'The list is being fetched.', means: 'quiet; what is not known yet' },
+  {
+    state: 'empty',
+    words: 'There is no list yet. Every saved criteria set has one.',
+    means: 'plain; what to do next. Only once it is known that there is nothing',
+  },
+  {
+    state: 'nothing found',
+    words: 'Nobody here matches “Marl”.',
+    means: 'plain; repeats what was asked',
+  },
+  {
+    state: 'no right',
+    words: '',
+    means:
+      'nothing: what somebody may not do is not offered, and what they may not see is not told of',
+  },
+] as const
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head"><h1>Controls</h1></div>
+    <h2>To do something</h2>
+    <table class="ledger">
+      <tbody>
+        <tr>
+          <td><Button label="Publish" /></td>
+          <td>What a place is for: one in sight at a time. Last in its row.</td>
+        </tr>
+        <tr>
+          <td><Button label="Take next" outlined size="small" /></td>
+          <td>What is done again and again beside it.</td>
+        </tr>
+        <tr>
+          <td><Button label="Share" text size="small" /></td>
+          <td>
+            Everything else that stands in a row of its own. With … where a dialog asks first.
+          </td>
+        </tr>
+        <tr>
+          <td>has <button class="word">84</button> people</td>
+          <td>
+            A word or a number within a sentence or a table. Every number that counts people is one.
+          </td>
+        </tr>
+        <tr>
+          <td><RouterLink to="/lists">Hearing check due</RouterLink></td>
+          <td>
+            What leads to a place with an address; also a row of people. Never what changes
+            anything.
+          </td>
+        </tr>
+        <tr>
+          <td><button class="word take-out-word">Retire</button></td>
+          <td>In brick: what takes away. It says what of and can be undone, or asks by name.</td>
+        </tr>
+      </tbody>
+    </table>
+    <h2>To say something</h2>
+    <table class="ledger">
+      <tbody>
+        <tr>
+          <td>
+            <InputText v-model="typed" size="small" placeholder="Find (/)" aria-label="Find" />
+          </td>
+          <td>Words. A label beside or above it; the placeholder only gives an example.</td>
+        </tr>
+        <tr>
+          <td>
+            <select v-model="chosen" class="plain" aria-label="Band">
+              <option value="">every band</option>
+              <option>Never checked</option>
+            </select>
+          </td>
+          <td>
+            One of up to some twenty. The browser's own, since telephones and screen readers know
+            it; the library's only within a sentence at the bench.
+          </td>
+        </tr>
+        <tr>
+          <td>
+            <label><Checkbox v-model="isOn" binary /> one call settles all lists</label>
+          </td>
+          <td>Yes or no, in force at once or with its form.</td>
+        </tr>
+      </tbody>
+    </table>
+    <h2>To show something</h2>
+    <table class="ledger">
+      <tbody>
+        <tr>
+          <td>
+            <Stick
+              :value="153"
+              :unsure="30"
+              :total="238"
+              scale="linear"
+              :width="160"
+              :height="16"
+            />
+          </td>
+          <td>How many of how many; hatched is who we can't tell. The number stands beside it.</td>
+        </tr>
+        <tr>
+          <td><Drop outcome="YES" /> <Drop outcome="UNSURE" /> <Drop outcome="NO" /></td>
+          <td>Yes, can't tell, no: by shape, then by colour.</td>
+        </tr>
+        <tr>
+          <td><p class="notice">Nothing was saved. Try again in a moment.</p></td>
+          <td>
+            What went wrong, what was kept, what to do. Told at once (<code>role="alert"</code>).
+          </td>
+        </tr>
+        <tr>
+          <td><p class="notice calm">Tam Birchall has this person in hand.</p></td>
+          <td>What is good to know; nothing is wrong (<code>role="status"</code>).</td>
+        </tr>
+        <tr v-for="one in STATES" :key="one.state">
+          <td>
+            <p :class="{ quiet: one.state === 'loading' }">{{ one.words }}</p>
+          </td>
+          <td>{{ one.state }}: {{ one.means }}.</td>
+        </tr>
+      </tbody>
+    </table>
+    <h2>Measures</h2>
+    <p>
+      Text of 14 px; 24 px at least for what is pressed. Distances of 2, 4, 8, 14 and 20 px. Rows
+      are divided by hairlines, sheets by rules; nothing throws a shadow but what stands over the
+      page.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+h2 {
+  margin: 14px 0 4px;
+}
+
+td:first-child {
+  width: 320px;
+}
+
+.take-out-word {
+  color: var(--brick);
+  border-bottom-color: transparent;
+}
+</style>

@@ -268,7 +268,7 @@ watch(
           </li>
 
           <li v-if="why && why !== people[i - 1]?.why" class="why">
-            <VeiledWords :text="why" :telling="[one.born]" />
+            <VeiledWords :text="why" :telling="[one.born]" />{{ ' ' }}
             <strong>{{ withReason(why) }}</strong>
           </li>
           <li>

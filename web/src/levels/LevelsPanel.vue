@@ -130,7 +130,7 @@ function attempts(outcome: string, month: string): number {
 
 <template>
   <section aria-label="Levels over time">
-    <p>
+    <p class="chosen">
       <select
         class="plain"
         aria-label="List"
@@ -239,6 +239,12 @@ function attempts(outcome: string, month: string): number {
 </template>
 
 <style scoped>
+.chosen {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
 .chart {
   background: var(--sheet);
   border: 1px solid var(--rule);

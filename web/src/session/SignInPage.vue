@@ -121,8 +121,10 @@ function fillIn(account: { name: string; password: string }) {
         <p>This is the demo: everybody in it is invented. Sign in as</p>
         <ul>
           <li v-for="account in demoAccounts" :key="account.name">
-            <button class="word" type="button" @click="fillIn(account)">{{ account.who }}</button>
-            <span class="quiet"> {{ account.name }} / {{ account.password }}</span>
+            <button class="word" type="button" @click="fillIn(account)">{{ account.who }}</button>{{
+              ' '
+            }}
+            <span class="quiet secret">{{ account.name }} / {{ account.password }}</span>
           </li>
         </ul>
       </section>
@@ -131,6 +133,10 @@ function fillIn(account: { name: string; password: string }) {
 </template>
 
 <style scoped>
+.secret {
+  white-space: nowrap;
+}
+
 .door {
   flex: 1;
   display: grid;

@@ -55,6 +55,8 @@ public final class RunningServer {
             // Weeks go by at once in a test.
             all.add("--dipstick.session.longest=9999d");
         }
+        // Closed by the client alone: whoever asks just as the server closes what was idle is told nothing.
+        all.add("--server.tomcat.keep-alive-timeout=10m");
         if (all.stream().noneMatch(setting -> setting.startsWith("--dipstick.longest-answer="))) {
             // However slow the machine is that tests run on, what is asked of it is answered.
             all.add("--dipstick.longest-answer=10m");

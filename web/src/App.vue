@@ -64,12 +64,16 @@ watch(
 </template>
 
 <style scoped>
-.skip {
+.skip:not(:focus) {
   position: absolute;
-  left: -999px;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
 }
 
 .skip:focus {
+  position: absolute;
   left: 8px;
   top: 8px;
   z-index: 10;

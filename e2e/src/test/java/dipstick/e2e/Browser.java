@@ -69,7 +69,7 @@ final class Browser implements AutoCloseable {
                 .usingDriverExecutable(new File("/usr/bin/chromedriver"))
                 .build();
         this.driver = new ChromeDriver(service, options);
-        this.wait = new WebDriverWait(driver, Duration.ofSeconds(30), Duration.ofMillis(100));
+        this.wait = new WebDriverWait(driver, Duration.ofMinutes(3), Duration.ofMillis(100));
         wait.ignoring(StaleElementReferenceException.class);
         resize(1280, 800);
     }

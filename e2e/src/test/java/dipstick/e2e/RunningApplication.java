@@ -22,7 +22,7 @@ import java.util.regex.Pattern;
 final class RunningApplication implements AutoCloseable {
     private static final String SERVER = "../server/target/server-0.1.0.jar";
     private static final String DEMO = "../demo/target/demo-0.1.0.jar";
-    private static final Duration LONGEST_START = Duration.ofMinutes(3);
+    private static final Duration LONGEST_START = Duration.ofMinutes(15);
     private static final Pattern CODE = Pattern.compile("creating the first one: (\\S+)");
 
     private final Process process;

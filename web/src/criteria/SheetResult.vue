@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
 import { Stick, count, percent } from '@/stick'
-import { ON_LIST, type Behind } from './who'
+import { HAS, ON_LIST, TO_CHECK, type Behind } from './who'
 
 /** The foot of the sheet: both sides, who has it and who is on the list. */
 const { levels, before, asksForSomething } = defineProps<{
@@ -27,7 +27,7 @@ const emit = defineEmits<{ who: [behind: Behind] }>()
           {{ count(levels.eligible.yes) }} eligible</button
         ><template v-if="asksForSomething"
           >, of whom
-          <button class="word" @click="emit('who', { part: 'HAS', title: 'Have it' })">
+          <button class="word" @click="emit('who', HAS)">
             {{ count(levels.has.yes) }} have it
           </button>
           ({{ percent(levels.has.yes, levels.eligible.yes) }})</template
@@ -37,11 +37,7 @@ const emit = defineEmits<{ who: [behind: Behind] }>()
         <button class="word big" data-level="list" @click="emit('who', ON_LIST)">
           {{ count(levels.list.yes) }} on the list</button
         >,
-        <button
-          class="word"
-          data-level="check"
-          @click="emit('who', { part: 'TO_CHECK', title: 'Can’t tell' })"
-        >
+        <button class="word" data-level="check" @click="emit('who', TO_CHECK)">
           {{ count(levels.list.unsure) }} can’t tell
         </button>
       </p>

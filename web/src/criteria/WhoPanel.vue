@@ -13,7 +13,7 @@ import type { Draft } from './levels'
 import { termSetsOf, type JsonObject } from './document'
 import NearList from './NearList.vue'
 import RecordMenu from './RecordMenu.vue'
-import { nearBehind, ON_LIST, sameBehind, type Behind } from './who'
+import { HAS, nearBehind, ON_LIST, sameBehind, TO_CHECK, type Behind } from './who'
 
 /** The people behind a number, and one of them opened beside the sheet. */
 const { draft, behind, levels, asOf } = defineProps<{
@@ -51,8 +51,8 @@ const crossings = shallowRef<Schemas['Crossing'][]>([])
 
 const tabs = computed<{ behind: Behind; count?: number }[]>(() => [
   { behind: ON_LIST, count: levels?.list.yes },
-  { behind: { part: 'TO_CHECK', title: 'Can’t tell' }, count: levels?.list.unsure },
-  { behind: { part: 'HAS', title: 'Have it' }, count: levels?.has.yes },
+  { behind: TO_CHECK, count: levels?.list.unsure },
+  { behind: HAS, count: levels?.has.yes },
   { behind: nearBehind(behind.criterion) },
 ])
 

@@ -15,6 +15,8 @@ export interface Behind {
 }
 
 export const ON_LIST: Behind = { part: 'ON_LIST', title: 'On the list' }
+export const TO_CHECK: Behind = { part: 'TO_CHECK', title: 'Can’t tell' }
+export const HAS: Behind = { part: 'HAS', title: 'Have it' }
 
 /** Near the line of a criterion whose people are looked at, or else of the list. */
 export function nearBehind(criterion?: string): Behind {
@@ -25,8 +27,8 @@ export function nearBehind(criterion?: string): Behind {
 
 /** The numbers that are always offered, by the word that an address has for each. */
 const TABS: Readonly<Record<string, Behind>> = {
-  'to-check': { part: 'TO_CHECK', title: 'Can’t tell' },
-  has: { part: 'HAS', title: 'Have it' },
+  'to-check': TO_CHECK,
+  has: HAS,
   near: nearBehind(),
 }
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useColleagues } from '@/accounts'
+import { worksLists } from '@/session'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
@@ -11,11 +12,7 @@ const emit = defineEmits<{ give: [to: string, name: string] }>()
 
 const { colleagues } = useColleagues()
 const to = ref('')
-const working = computed(() =>
-  colleagues.value.filter((one) =>
-    one.roles.some((role) => role === 'CALLER' || role === 'COORDINATOR' || role === 'CLINICIAN'),
-  ),
-)
+const working = computed(() => colleagues.value.filter((one) => worksLists(one.roles)))
 
 watch(visible, () => {
   to.value = working.value[0]?.name ?? ''

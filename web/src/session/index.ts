@@ -1,4 +1,4 @@
-export { useSession, type Role } from './session'
+export { useSession, worksLists, type Role } from './session'
 export { default as OwnAccountDialog } from './OwnAccountDialog.vue'
 export { SHORTEST_PASSWORD } from './passwords'
 export { default as SignInPage } from './SignInPage.vue'

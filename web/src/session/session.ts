@@ -8,6 +8,11 @@ export type Role = Schemas['SignedIn']['roles'][number]
 
 const WORKERS: readonly Role[] = ['COORDINATOR', 'CALLER', 'CLINICIAN']
 
+/** Whether somebody with these roles takes people and calls them; whoever manages looks only. */
+export function worksLists(roles: readonly Role[]): boolean {
+  return roles.some((role) => WORKERS.includes(role))
+}
+
 /** Who is signed in, and what the practice's today is. */
 export const useSession = defineStore('session', () => {
   const current = shallowRef<Schemas['Session']>()
@@ -66,10 +71,7 @@ export const useSession = defineStore('session', () => {
     signedIn: computed(() => current.value?.signedIn),
     roles: computed(() => current.value?.signedIn?.roles ?? []),
     isCoordinator: computed(() => current.value?.signedIn?.roles.includes('COORDINATOR') ?? false),
-    /** Whether they take people and call them; whoever manages looks only. */
-    worksLists: computed(() =>
-      (current.value?.signedIn?.roles ?? []).some((role) => WORKERS.includes(role)),
-    ),
+    worksLists: computed(() => worksLists(current.value?.signedIn?.roles ?? [])),
     today: computed(() => current.value?.today ?? ''),
     load,
     reload,

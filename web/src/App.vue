@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import Toast from 'primevue/toast'
 import { nextTick, useTemplateRef, watch } from 'vue'
 import { RouterView, useRoute, useRouter } from 'vue-router'
+import { WalkStrip } from './help'
 import { missing } from './pages'
 import { homeOf } from './places'
 import { SecondFactorPage, SignInPage, useSession } from './session'
@@ -14,6 +16,8 @@ const session = useSession()
 const router = useRouter()
 const route = useRoute()
 const place = useTemplateRef('place')
+/** What a place that fills the window has less of it. */
+const { height } = useElementSize(useTemplateRef('above'))
 
 // Whoever goes to another place is there with the keyboard too, unless that place has put them somewhere already.
 watch(
@@ -46,14 +50,25 @@ watch(
     <template v-else-if="session.signedIn">
       <Together>
         <a class="skip" href="#place" @click.prevent="place?.focus()">To what is on this page</a>
-        <TopStrip />
-        <RecordsStanding />
-        <RoomLeft />
-        <p v-if="missing" class="notice page" role="alert">
-          That page could not be fetched from the server. You are still where you were, and nothing
-          is lost; try again in a moment.
-        </p>
-        <main id="place" ref="place" class="place" tabindex="-1"><RouterView /></main>
+        <div ref="above">
+          <TopStrip />
+          <WalkStrip />
+          <RecordsStanding />
+          <RoomLeft />
+          <p v-if="missing" class="notice page" role="alert">
+            That page could not be fetched from the server. You are still where you were, and
+            nothing is lost; try again in a moment.
+          </p>
+        </div>
+        <main
+          id="place"
+          ref="place"
+          class="place"
+          :style="{ '--above': `${String(height)}px` }"
+          tabindex="-1"
+        >
+          <RouterView />
+        </main>
       </Together>
     </template>
     <SignInPage v-else />

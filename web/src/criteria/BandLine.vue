@@ -79,7 +79,7 @@ function onKey(event: KeyboardEvent) {
 <template>
   <li class="line" :data-band="index" @keydown="onKey">
     <Stick :value="level.people.yes" :unsure="level.people.unsure" :total="total" />
-    <div class="numbers">
+    <div class="on-stick">
       <button
         class="word level"
         :aria-label="`${count(level.people.yes)} on the list in ${band.name}`"
@@ -89,7 +89,7 @@ function onKey(event: KeyboardEvent) {
       </button>
       <button
         v-if="level.people.unsure"
-        class="word quiet"
+        class="word"
         @click="
           emit('who', {
             part: 'TO_CHECK_IN_BAND',
@@ -148,30 +148,12 @@ function onKey(event: KeyboardEvent) {
 <style scoped>
 .line {
   display: grid;
-  grid-template-columns: var(--stick) 122px 1fr 26px;
+  grid-template-columns: var(--stick) 1fr 26px;
   gap: 10px;
   align-items: start;
   min-height: 34px;
   border-bottom: 1px solid var(--hair);
   background: var(--sheet);
-}
-
-.numbers {
-  display: grid;
-  grid-template-columns: 46px 1fr;
-  gap: 4px;
-  align-items: baseline;
-  padding-top: 3px;
-  font-size: 0.82rem;
-}
-
-.level {
-  min-height: 26px;
-  font-size: 1rem;
-  font-weight: 600;
-  color: var(--ink);
-  border-bottom-color: transparent;
-  text-align: right;
 }
 
 .words {
@@ -210,6 +192,12 @@ function onKey(event: KeyboardEvent) {
   height: 30px;
   cursor: grab;
   color: var(--soft-ink);
+}
+
+@media (max-width: 700px) {
+  .line {
+    grid-template-columns: var(--stick) auto 1fr 26px;
+  }
 }
 
 .grip:hover {

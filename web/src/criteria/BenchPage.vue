@@ -397,7 +397,7 @@ useKeysOfPlace(() => ({ place: 'the bench', keys: KEYS }))
   display: flex;
   flex-direction: column;
   padding: 10px 16px 14px;
-  height: calc(100vh - 41px);
+  height: calc(100vh - var(--above));
   box-sizing: border-box;
 }
 

@@ -3,7 +3,10 @@ import { usePageTitle } from '@/address'
 import { ifMatch, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import { useSession } from '@/session'
+import { meaningOf } from '@/help'
+import { useLists } from '@/lists'
 import { SharingDialog } from '@/sharing'
+import { count, percent } from '@/stick'
 import { dayOfInstant, dayWords } from '@/days'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
@@ -41,6 +44,19 @@ async function remove(set: Schemas['SetSummary']) {
 
 async function retire(set: Schemas['SetSummary'], retired: boolean) {
   await act(() => sendJson('PUT', `${addressOf(set)}/retired`, { retired }, ifMatch(set.revision)))
+}
+
+const { data: lists } = useLists()
+
+/** The list of a set; nothing while it is not known, or where there is none that can be told. */
+function listOf(set: Schemas['SetSummary']): Schemas['ListSummary'] | undefined {
+  return lists.value?.find((list) => list.id === set.id && !list.problem)
+}
+
+function noList(set: Schemas['SetSummary']): string {
+  const problem = lists.value?.find((list) => list.id === set.id)?.problem
+  const none = set.version === 0 || set.retired ? 'no list' : ''
+  return problem ?? (lists.value ? none : '…')
 }
 
 function addressOf(set: Schemas['SetSummary']): string {
@@ -159,25 +175,56 @@ function share(set: Schemas['SetSummary']) {
       should be on record.
     </p>
     <p v-else-if="data && sets.length === 0">No set’s name or purpose holds “{{ find }}”.</p>
-    <ul v-else class="sets">
-      <li v-for="set in sets" :key="set.id">
-        <RouterLink :to="`/criteria/${encodeURIComponent(set.id)}`">{{ set.name }}</RouterLink>
-        <span>{{ set.purpose }}</span>
-        <span class="quiet">
-          {{ standing(set) }}
-          <strong v-if="hasKeptDraft(account, set.id)">changes not saved</strong>
-        </span>
-        <span class="quiet">{{ whose(set) }}</span>
-        <span v-if="set.right === 'CHANGE'" class="do">
-          <button class="word share" @click="share(set)">Share</button>
-          <button v-if="set.version === 0" class="word" @click="remove(set)">Remove</button>
-          <button v-else class="word" @click="retire(set, !set.retired)">
-            {{ set.retired ? 'Take back' : 'Retire' }}
-          </button>
-        </span>
-        <span v-else class="quiet">to look at</span>
-      </li>
-    </ul>
+    <table v-else-if="data" class="sets on-sheet">
+      <thead>
+        <tr>
+          <th>Set</th>
+          <th class="number" :title="meaningOf('onList')">On its list</th>
+          <th class="number" :title="meaningOf('toCheck')">To check</th>
+          <th :title="meaningOf('haveIt')">Have it</th>
+          <th>Last changed</th>
+          <th>Whose</th>
+          <th><span class="visually-hidden">What can be done with it</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="set in sets" :key="set.id">
+          <td class="what">
+            <RouterLink :to="`/criteria/${encodeURIComponent(set.id)}`">{{ set.name }}</RouterLink>
+            <div class="quiet">{{ set.purpose }}</div>
+          </td>
+          <template v-if="listOf(set)">
+            <td class="number">
+              <RouterLink :to="`/lists/${encodeURIComponent(set.id)}`">{{
+                count(listOf(set)?.on ?? 0)
+              }}</RouterLink>
+            </td>
+            <td class="number">{{ count(listOf(set)?.toCheck ?? 0) }}</td>
+            <td>
+              <template v-if="listOf(set)?.shouldHave">{{
+                percent(listOf(set)?.has ?? 0, listOf(set)?.eligible ?? 0)
+              }}</template>
+            </td>
+          </template>
+          <td v-else colspan="3" class="quiet">{{ noList(set) }}</td>
+          <td class="quiet">
+            {{ standing(set) }}
+            <strong v-if="hasKeptDraft(account, set.id)">changes not saved</strong>
+          </td>
+          <td class="quiet">{{ whose(set) }}</td>
+          <td>
+            <span v-if="set.right === 'CHANGE'" class="do">
+              <button class="word share" @click="share(set)">Share</button>
+              <button v-if="set.version === 0" class="word" @click="remove(set)">Remove</button>
+              <button v-else class="word" @click="retire(set, !set.retired)">
+                {{ set.retired ? 'Take back' : 'Retire' }}
+              </button>
+            </span>
+            <span v-else class="quiet">to look at</span>
+          </td>
+        </tr>
+      </tbody>
+    </table>
     <SharingDialog
       :id="sharing?.id ?? ''"
       v-model:visible="sharingShown"
@@ -199,30 +246,16 @@ function share(set: Schemas['SetSummary']) {
 
 <style scoped>
 .sets {
-  list-style: none;
+  width: 100%;
   margin: 0;
-  padding: 0;
-  background: var(--sheet);
-  border: 1px solid var(--rule);
 }
 
-.sets li {
-  display: grid;
-  grid-template-columns: 230px 1fr 220px 150px 110px;
-  gap: 14px;
-  padding: 8px 14px;
-  border-bottom: 1px solid var(--hair);
+.what {
+  width: 34%;
 }
 
-.sets a {
+.what a {
   font-weight: 600;
-}
-
-@media (max-width: 900px) {
-  .sets li {
-    grid-template-columns: minmax(0, 1fr);
-    gap: 2px;
-  }
 }
 
 .do {

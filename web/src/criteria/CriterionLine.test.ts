@@ -68,11 +68,11 @@ it('takes a label, and none when it is blank', async () => {
 it('shows the criterion alone while its level is pointed at or has the focus', async () => {
   const shown = line()
   expect(shown.find('[role=tooltip]').exists()).toBe(false)
-  await shown.find('.numbers').trigger('mouseenter')
+  await shown.find('.on-stick').trigger('mouseenter')
   expect(shown.find('[role=tooltip]').text()).toBe(
     'Alone: yes for 6, can’t tell for 1.It alone keeps 2 off the list.',
   )
-  await shown.find('.numbers').trigger('mouseleave')
+  await shown.find('.on-stick').trigger('mouseleave')
   await shown.find('.level').trigger('focusin')
   expect(shown.find('[role=tooltip]').exists()).toBe(true)
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
+import { meaningOf } from '@/help'
 import { Stick, count } from '@/stick'
 import InputText from 'primevue/inputtext'
 import Menu from 'primevue/menu'
@@ -187,7 +188,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
       :ghost="alone ? shown?.yes : ghost"
     />
     <div
-      class="numbers"
+      class="on-stick"
       @mouseenter="peeking = true"
       @mouseleave="peeking = false"
       @focusin="peeking = true"
@@ -196,6 +197,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
       <template v-if="shown">
         <button
           class="word level"
+          :title="meaningOf('level')"
           :aria-describedby="alone ? peek : undefined"
           @click="whoLeft('LEFT')"
         >
@@ -204,11 +206,12 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
         <button
           v-if="shown.unsure"
           class="word unsure"
-          title="Who may be left: the records do not say"
+          :title="meaningOf('toCheck')"
           @click="whoLeft('MAYBE_LEFT')"
         >
           {{ count(shown.unsure) }} can’t tell
         </button>
+        <span v-if="ghost !== undefined && ghost !== shown.yes">was {{ count(ghost) }}</span>
       </template>
       <span v-else class="quiet">off</span>
       <p v-if="alone" :id="peek" class="peek" role="tooltip">
@@ -262,7 +265,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
     <button
       v-if="level.fell !== undefined"
       class="word fell"
-      title="Who was left before this criterion, and is not after it"
+      :title="meaningOf(level.section === 'SHOULD_HAVE' ? 'lackIt' : 'fell')"
       @click="whoLeft('FELL')"
     >
       {{ count(level.fell) }} {{ fellWord }}
@@ -286,21 +289,13 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
 <style scoped>
 .line {
   display: grid;
-  grid-template-columns: var(--stick) 136px 1fr 66px 26px;
+  grid-template-columns: var(--stick) 1fr 66px 26px;
   gap: 10px;
   align-items: start;
   min-height: 34px;
   border-bottom: 1px solid var(--hair);
   background: var(--sheet);
   position: relative;
-}
-
-.numbers {
-  display: grid;
-  grid-template-columns: 46px 1fr;
-  gap: 4px;
-  align-items: baseline;
-  padding-top: 3px;
 }
 
 .typing {
@@ -312,7 +307,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
   position: absolute;
   z-index: 4;
   top: 30px;
-  left: 100px;
+  left: calc(var(--stick) + 4px);
   margin: 0;
   padding: 4px 9px;
   background: var(--sheet);
@@ -322,26 +317,11 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
   pointer-events: none;
 }
 
-.numbers .word,
 .fell {
   min-height: 26px;
-}
-
-.level {
-  font-weight: 600;
-  color: var(--ink);
-  border-bottom-color: transparent;
-  text-align: right;
-}
-
-.unsure,
-.fell {
   font-size: 0.82rem;
   color: var(--soft-ink);
   border-bottom-color: transparent;
-}
-
-.fell {
   margin-top: 3px;
   text-align: right;
 }

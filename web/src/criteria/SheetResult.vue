@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
+import { meaningOf } from '@/help'
 import { Stick, count, percent } from '@/stick'
 import { HAS, ON_LIST, TO_CHECK, type Behind } from './who'
 
@@ -21,39 +22,64 @@ const emit = defineEmits<{ who: [behind: Behind] }>()
       :total="levels.people"
       :ghost="before?.list.yes"
     />
-    <div>
-      <p>
-        <button class="word" @click="emit('who', { part: 'ELIGIBLE', title: 'Eligible' })">
+    <p>
+      <span>
+        <button
+          class="word"
+          :title="meaningOf('eligible')"
+          @click="emit('who', { part: 'ELIGIBLE', title: 'Eligible' })"
+        >
           {{ count(levels.eligible.yes) }} eligible</button
         ><template v-if="asksForSomething"
           >, of whom
-          <button class="word" @click="emit('who', HAS)">
+          <button class="word" :title="meaningOf('haveIt')" @click="emit('who', HAS)">
             {{ count(levels.has.yes) }} have it
           </button>
           ({{ percent(levels.has.yes, levels.eligible.yes) }})</template
         >.
-      </p>
-      <p>
-        <button class="word big" data-level="list" @click="emit('who', ON_LIST)">
+      </span>
+      <span>
+        <button
+          class="word big"
+          data-level="list"
+          :title="meaningOf('onList')"
+          @click="emit('who', ON_LIST)"
+        >
           {{ count(levels.list.yes) }} on the list</button
+        ><span v-if="before && before.list.yes !== levels.list.yes" class="quiet">
+          (was {{ count(before.list.yes) }})</span
         >,
-        <button class="word" data-level="check" @click="emit('who', TO_CHECK)">
+        <button
+          class="word"
+          data-level="check"
+          :title="meaningOf('toCheck')"
+          @click="emit('who', TO_CHECK)"
+        >
           {{ count(levels.list.unsure) }} can’t tell
         </button>
-      </p>
-    </div>
+      </span>
+    </p>
   </footer>
 </template>
 
 <style scoped>
+/* Whatever of the sheet is looked at, who is on the list stays in sight. */
 footer {
+  position: sticky;
+  bottom: 0;
+  z-index: 2;
   display: grid;
   grid-template-columns: var(--stick) 1fr;
   gap: 10px;
   border-top: 2px solid var(--ink);
+  background: var(--sheet);
 }
 
 p {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0 18px;
   margin: 2px 0;
 }
 

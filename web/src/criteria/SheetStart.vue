@@ -24,7 +24,7 @@ const POPULATIONS = [
 <template>
   <div class="bar start">
     <Stick :value="levels?.people ?? 0" :total="levels?.people ?? 0" />
-    <div class="numbers">
+    <div class="on-stick">
       <button
         class="word level"
         @click="emit('who', { part: 'POPULATION', title: 'Everybody in the population' })"
@@ -61,7 +61,7 @@ const POPULATIONS = [
 <style scoped>
 .bar {
   display: grid;
-  grid-template-columns: var(--stick) 136px 1fr;
+  grid-template-columns: var(--stick) 1fr;
   gap: 10px;
 }
 
@@ -84,20 +84,5 @@ const POPULATIONS = [
   display: flex;
   gap: 12px;
   align-items: center;
-}
-
-.numbers {
-  width: 46px;
-  text-align: right;
-}
-
-.numbers .word {
-  min-height: 26px;
-}
-
-.level {
-  font-weight: 600;
-  color: var(--ink);
-  border-bottom-color: transparent;
 }
 </style>

@@ -2,6 +2,7 @@
 import { useInAddress } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
+import { meaningOf } from '@/help'
 import { useLists } from '@/lists'
 import { count, percent, Stick } from '@/stick'
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
@@ -84,6 +85,20 @@ const chart = computed(() => {
               backgroundColor: colours.value.amber,
               yAxisID: 'coverage',
             },
+            ...(levels.value.target
+              ? [
+                  {
+                    label: 'target, %',
+                    data: points.map(() => levels.value?.target),
+                    borderColor: colours.value.words,
+                    backgroundColor: colours.value.words,
+                    borderDash: [4, 4],
+                    borderWidth: 1,
+                    pointRadius: 0,
+                    yAxisID: 'coverage',
+                  },
+                ]
+              : []),
           ]
         : []),
     ],
@@ -199,11 +214,11 @@ function attempts(outcome: string, month: string): number {
           <thead>
             <tr>
               <th>Name</th>
-              <th v-if="levels.shouldHave" colspan="2">Have it</th>
-              <th class="number">On the list</th>
-              <th class="number">To do</th>
-              <th class="number">Done</th>
-              <th class="number">Days from joining to done</th>
+              <th v-if="levels.shouldHave" colspan="2" :title="meaningOf('haveIt')">Have it</th>
+              <th class="number" :title="meaningOf('onList')">On the list</th>
+              <th class="number" :title="meaningOf('open')">Open</th>
+              <th class="number" :title="meaningOf('cameToHave')">Came to have it</th>
+              <th class="number" :title="meaningOf('daysToDone')">Days from joining to that</th>
             </tr>
           </thead>
           <tbody>

@@ -367,7 +367,7 @@ async function takeOut() {
 .desk {
   display: flex;
   flex-direction: column;
-  height: calc(100vh - 41px);
+  height: calc(100vh - var(--above));
   padding: 8px 16px 12px;
   box-sizing: border-box;
 }

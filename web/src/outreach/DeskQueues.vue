@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { meaningOf, QUEUE_MEANINGS } from '@/help'
 import { count } from '@/stick'
 import InputText from 'primevue/inputtext'
 import { useDeskKeys } from './deskKeys'
@@ -31,6 +32,7 @@ const { named } = useDeskKeys()
         class="queue"
         :aria-pressed="one.id === queue"
         :data-queue="one.id"
+        :title="meaningOf(QUEUE_MEANINGS[one.id])"
         @click="queue = one.id"
       >
         {{ one.name }}

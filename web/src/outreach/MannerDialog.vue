@@ -6,6 +6,7 @@ import { useTyping } from '@/api/typing'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
+import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
 import MultiSelect from 'primevue/multiselect'
 import Select from 'primevue/select'
@@ -35,6 +36,13 @@ const {
 )
 /** There is always one, since there is a desk. */
 const draft = computed(() => typed.value as Manner)
+/** The field says null where it is blank. */
+const target = computed({
+  get: () => draft.value.target ?? null,
+  set: (percent: number | null) => {
+    draft.value.target = percent ?? undefined
+  },
+})
 const { save: keep, say, saving, problem } = useSaving(() => id)
 
 const { data: parting } = useQuery({
@@ -140,6 +148,20 @@ async function save() {
         <span class="quiet">
           where a letter says <code>{{ LIST_FIELD }}</code></span
         >
+      </p>
+
+      <h3>How many should have it</h3>
+      <p>
+        <InputNumber
+          v-model="target"
+          :min="1"
+          :max="100"
+          suffix=" %"
+          placeholder="no target"
+          aria-label="Target, in percent of the eligible"
+          :input-style="{ width: '90px' }"
+        />
+        <span class="quiet"> of the eligible; a notch on the stick of the list</span>
       </p>
 
       <h3>Held back, with the reason</h3>

@@ -25,7 +25,7 @@ export type QueueId =
 
 export const QUEUES: readonly Queue[] = [
   { id: 'open', name: 'To do', empty: 'Nobody is left to do today.' },
-  { id: 'mine', name: 'Mine', empty: 'You have nobody in hand. Take somebody with t.' },
+  { id: 'mine', name: 'Mine', empty: 'You have nobody in hand. Take the next person.' },
   { id: 'nobodys', name: 'Nobody’s', empty: 'Everybody to do today is in somebody’s hand.' },
   { id: 'due', name: 'Due today', empty: 'Nothing more is due today.' },
   { id: 'joined', name: 'Joined', empty: 'Nobody joined in the last seven days.' },

@@ -97,7 +97,7 @@ function step(event: KeyboardEvent, by: 1 | -1) {
   grid-template-columns: 400px minmax(0, 1fr);
   gap: 16px;
   padding: 12px 16px;
-  height: calc(100vh - 41px);
+  height: calc(100vh - var(--above));
   box-sizing: border-box;
 }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { send, sentenceOf, type Schemas } from '@/api/client'
+import { sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { useSession } from '@/session'
 import { count } from '@/stick'
@@ -7,6 +7,7 @@ import { Veiled, VeiledWords } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
+import { comingInQuery } from './comingIn'
 import DismissDialog from './DismissDialog.vue'
 import { useDismissing } from './useDismissing'
 
@@ -17,10 +18,7 @@ const { nobody } = defineProps<{
 }>()
 
 const session = useSession()
-const { data: coming, error } = useQuery({
-  queryKey: ['prompts', 'coming in'],
-  queryFn: () => send<Schemas['ComingIn'][]>('/api/coming-in'),
-})
+const { data: coming, error } = useQuery(comingInQuery)
 
 const { dismiss } = useDismissing()
 const asked = ref<{ person: string; mention: Schemas['Mention'] }>()

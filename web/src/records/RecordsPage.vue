@@ -7,6 +7,7 @@ import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref, shallowRef } from 'vue'
 import BringFileIn from './BringFileIn.vue'
+import HowFresh from './HowFresh.vue'
 import IntakeList from './IntakeList.vue'
 import RecordsHead from './RecordsHead.vue'
 import WaitingFiles from './WaitingFiles.vue'
@@ -32,8 +33,9 @@ function takenBack() {
 <template>
   <div class="page">
     <RecordsHead />
-    <BringFileIn @taken="queries.invalidateQueries()" />
+    <HowFresh v-if="data && data.people > 0" :records="data" />
     <WaitingFiles @taken="queries.invalidateQueries()" />
+    <BringFileIn @taken="queries.invalidateQueries()" />
     <p v-if="said" role="status">{{ said }}</p>
     <TakeBackDialog
       v-if="back"
@@ -45,14 +47,6 @@ function takenBack() {
     <template v-if="data">
       <p v-if="data.people === 0">
         Nothing is on record yet. Bring in the people first, then their event records.
-      </p>
-      <p v-else>
-        <strong>{{ count(data.people) }}</strong> people and
-        <strong>{{ count(data.records) }}</strong> event records that count, as of
-        {{ timeWords(data.builtAt)
-        }}<template v-if="data.waiting"
-          >; {{ count(data.waiting) }} more wait for their people</template
-        >.
       </p>
       <div class="sides">
         <section v-if="data.kinds.length">
@@ -77,7 +71,7 @@ function takenBack() {
           </table>
         </section>
         <section>
-          <h2>How fresh: files brought in</h2>
+          <h2>Files brought in</h2>
           <p v-if="data.imports.length === 0" class="quiet">No file was brought in here yet.</p>
           <table v-else class="on-sheet">
             <thead>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { usePageTitle } from '@/address'
-import { send, sentenceOf, type Schemas } from '@/api/client'
+import { sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { count } from '@/stick'
 import { useQuery } from '@tanstack/vue-query'
@@ -10,15 +10,10 @@ import FeedsTable from './FeedsTable.vue'
 import OddRows from './OddRows.vue'
 import OutsideTerms from './OutsideTerms.vue'
 import RecordsHead from './RecordsHead.vue'
-import { ODD_WORDS } from './state'
+import { ODD_WORDS, STATE, stateQuery } from './state'
 
 /** What can be trusted of the records: each thing in doubt opens to its records, and goes as a list to who keeps them. */
-const ADDRESS = '/api/records/state'
-
-const { data, error } = useQuery({
-  queryKey: ['records', 'state'],
-  queryFn: () => send<Schemas['StateView']>(ADDRESS),
-})
+const { data, error } = useQuery(stateQuery)
 /** What is opened: a sort of odd records, or those of nobody. */
 const opened = ref('')
 usePageTitle(() => ['State of the records', 'Records'])
@@ -86,7 +81,7 @@ function howMany(one: Schemas['OddityView']): string {
               </td>
             </tr>
             <tr v-if="opened === one.sort">
-              <td colspan="3"><OddRows :address="`${ADDRESS}/odd/${one.sort}`" /></td>
+              <td colspan="3"><OddRows :address="`${STATE}/odd/${one.sort}`" /></td>
             </tr>
           </template>
           <tr v-if="data.nobody.people">
@@ -108,7 +103,7 @@ function howMany(one: Schemas['OddityView']): string {
             <td class="quiet">They count once their people are on file.</td>
           </tr>
           <tr v-if="opened === 'nobody'">
-            <td colspan="3"><OddRows :address="`${ADDRESS}/nobody`" /></td>
+            <td colspan="3"><OddRows :address="`${STATE}/nobody`" /></td>
           </tr>
           <tr v-if="data.otherwise.values">
             <td>
@@ -132,7 +127,7 @@ function howMany(one: Schemas['OddityView']): string {
             </td>
           </tr>
           <tr v-if="opened === 'otherwise'">
-            <td colspan="3"><OddRows :address="`${ADDRESS}/otherwise`" /></td>
+            <td colspan="3"><OddRows :address="`${STATE}/otherwise`" /></td>
           </tr>
         </tbody>
       </table>

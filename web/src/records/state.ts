@@ -1,4 +1,12 @@
-import type { Schemas } from '@/api/client'
+import { send, type Schemas } from '@/api/client'
+
+/** Where the state of the records is read, and what goes out of it. */
+export const STATE = '/api/records/state'
+
+export const stateQuery = {
+  queryKey: ['records', 'state'],
+  queryFn: () => send<Schemas['StateView']>(STATE),
+}
 
 /** What is odd, in words. */
 export const ODD_WORDS: Record<Schemas['OddityView']['sort'], string> = {

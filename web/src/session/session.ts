@@ -71,6 +71,8 @@ export const useSession = defineStore('session', () => {
     signedIn: computed(() => current.value?.signedIn),
     roles: computed(() => current.value?.signedIn?.roles ?? []),
     isCoordinator: computed(() => current.value?.signedIn?.roles.includes('COORDINATOR') ?? false),
+    /** Whether this is the demo: everybody in it is invented. */
+    isDemo: computed(() => (current.value?.demoAccounts ?? []).length > 0),
     worksLists: computed(() => worksLists(current.value?.signedIn?.roles ?? [])),
     today: computed(() => current.value?.today ?? ''),
     load,

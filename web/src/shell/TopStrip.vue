@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { HelpDialog } from '@/help'
 import { KeysDialog, useKeys, type PlaceKey } from '@/keys'
 import { isWithin, placesOf } from '@/places'
 import { WhoRings } from '@/prompts'
@@ -12,6 +13,7 @@ const session = useSession()
 const veil = useVeil()
 const keys = useKeys()
 const accountShown = ref(false)
+const helpShown = ref(false)
 
 const places = computed(() => placesOf(session.roles))
 
@@ -76,6 +78,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       >
         {{ veil.isDown ? 'Lift the veil' : 'Veil' }}
       </button>
+      <button class="word" title="How to read this place" @click="helpShown = true">Help</button>
       <button class="word" title="Keys of this place (?)" @click="keys.shown = true">Keys</button>
       <button class="word" title="Your account" @click="accountShown = true">
         {{ session.signedIn?.displayName }}
@@ -83,6 +86,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       <button class="word" @click="session.signOut()">Sign out</button>
     </div>
     <OwnAccountDialog v-model:visible="accountShown" />
+    <HelpDialog v-model:visible="helpShown" @keys="keys.shown = true" />
     <KeysDialog :everywhere="everywhere" />
     <WhoRings v-if="session.worksLists" v-model:visible="whoShown" />
   </header>

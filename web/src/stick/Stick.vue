@@ -8,6 +8,8 @@ export interface StickProps {
   total: number
   /** The level before the last edit, as a thin line. */
   ghost?: number
+  /** How many are meant to be reached, as a notch. */
+  target?: number
   /** Who is beyond the level, in parts that follow it, the most urgent first. */
   parts?: readonly number[]
   scale?: 'root' | 'linear'
@@ -27,6 +29,7 @@ const {
   unsure = 0,
   total,
   ghost = undefined,
+  target = undefined,
   parts = [],
   scale = 'root',
   width = undefined,
@@ -48,6 +51,9 @@ const beyond = computed(() =>
       opacity: 0.55 / (i + 1),
     }
   }),
+)
+const wanted = computed(() =>
+  target === undefined ? undefined : reach(target, total, scale) * 100,
 )
 const before = computed(() => (ghost === undefined ? undefined : reach(ghost, total, scale) * 100))
 </script>
@@ -87,6 +93,10 @@ const before = computed(() => (ghost === undefined ? undefined : reach(ghost, to
         :x2="`${before}%`"
         y2="100%"
       />
+      <svg v-if="wanted !== undefined" class="target" :x="`${wanted}%`">
+        <path d="M0 0V100" />
+        <path d="M-5 0H5L0 6Z" />
+      </svg>
       <line class="mark" x1="25%" x2="25%" y2="4" />
       <line class="mark" x1="50%" x2="50%" y2="6" />
       <line class="mark" x1="75%" x2="75%" y2="4" />
@@ -130,6 +140,16 @@ svg {
   stroke: var(--ink);
   stroke-width: 1;
   stroke-dasharray: 3 2;
+}
+
+.target {
+  overflow: visible;
+}
+
+.target path {
+  fill: var(--verdigris);
+  stroke: var(--verdigris);
+  stroke-width: 2;
 }
 
 .mark {

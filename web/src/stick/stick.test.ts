@@ -29,6 +29,16 @@ describe('the stick', () => {
     expect(stick.find('.ghost').attributes('x1')).toBe('100%')
   })
 
+  it('has a notch for a target', () => {
+    const stick = mount(Stick, { props: { value: 50, total: 100, target: 80, scale: 'linear' } })
+    expect(stick.find('.target').attributes('x')).toBe('80%')
+    expect(
+      mount(Stick, { props: { value: 5, total: 9 } })
+        .find('.target')
+        .exists(),
+    ).toBe(false)
+  })
+
   it('draws those beyond the level in parts that follow it', () => {
     const stick = mount(Stick, {
       props: { value: 50, total: 100, parts: [10, 0, 40], width: 100, scale: 'linear' },

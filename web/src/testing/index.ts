@@ -79,11 +79,12 @@ export function clear(): void {
   document.body.innerHTML = ''
 }
 
-/** Shows a component as the application would, with who is signed in and the practice's today. */
+/** Shows a component as the application would, with who is signed in, the practice's today, and the address. */
 export async function shown(
   component: Component,
   props: Record<string, unknown>,
   who: { name: string; roles: string[] } = { name: 'orla', roles: ['COORDINATOR'] },
+  { at = '/', demo = false } = {},
 ): Promise<VueWrapper> {
   clear()
   // Which no page without a screen has.
@@ -111,12 +112,13 @@ export async function shown(
     today: '2026-11-26',
     zone: 'Europe/London',
     firstAccountNeeded: false,
-    demoAccounts: [],
+    demoAccounts: demo ? [{ name: 'orla', password: 'demo', who: 'Orla Fenwick' }] : [],
   }
   const router = createRouter({
     history: createMemoryHistory(),
     routes: [{ path: '/:rest(.*)*', component: { template: '<div />' } }],
   })
+  await router.push(at)
   const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false } } })
   const wrapper = mount(component, {
     props,

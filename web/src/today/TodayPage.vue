@@ -4,15 +4,18 @@ import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords, timeWords } from '@/days'
 import { HandOver } from '@/accounts'
 import { CalendarAddress } from '@/exchange'
+import { WalkOffer } from '@/help'
 import { ListsRack } from '@/lists'
 import { stepWords } from '@/outreach'
-import { ComingInThisWeek } from '@/prompts'
+import { ComingInThisWeek, comingInQuery } from '@/prompts'
 import { useSession } from '@/session'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
+import { toDo } from './first'
+import FirstThings from './FirstThings.vue'
 
 /** What needs whoever sits down: what is due, who joined, what was handed over, who comes in; and the rack of sticks. */
 const session = useSession()
@@ -26,6 +29,9 @@ const { data: records } = useQuery({
   queryKey: ['records'],
   queryFn: () => send<Schemas['Overview']>('/api/records'),
 })
+
+const { data: coming } = useQuery(comingInQuery)
+const things = computed(() => (day.value ? toDo(day.value, coming.value, session.today) : []))
 
 /** Whoever may see their own people only is told of nobody else. */
 const nobody = computed(() =>
@@ -48,6 +54,8 @@ function address(list: string): string {
     </div>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-else-if="!day" class="quiet">What is due is being fetched.</p>
+    <WalkOffer />
+    <FirstThings v-if="things.length" :things="things" />
     <div v-if="day" class="sides">
       <section aria-label="My follow-ups">
         <h2>

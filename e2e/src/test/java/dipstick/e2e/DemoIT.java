@@ -73,7 +73,7 @@ class DemoIT {
     void every_saved_set_shows_something_and_not_everybody() {
         browser.click("Lists");
         browser.awaitText("main", "Hearing check due");
-        List<String> counts = browser.findAll(".rack .numbers strong").stream()
+        List<String> counts = browser.findAll(".rack .on").stream()
                 .map(count -> count.getText().replace(",", ""))
                 .toList();
         assertThat(counts)

@@ -1,8 +1,10 @@
 package dipstick.server.demo;
 
+import dipstick.server.outreach.ListsAtWork;
 import dipstick.server.readings.Readings;
 import dipstick.server.records.Views;
 import java.time.Duration;
+import java.util.Map;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
@@ -19,16 +21,25 @@ class DemoPast implements SmartLifecycle {
     /** So that what was logged counts in the readings that follow. */
     private static final int LAST_WEEK_OF_CALLS = 1;
 
+    /** In percent, by the list. */
+    private static final Map<String, Integer> TARGETS = Map.of(
+            "hearing-check-due", 80,
+            "kidney-function-on-water-tablets", 85,
+            "lithium-monitoring-due", 90,
+            "shingles-vaccination", 60);
+
     private final DemoClock clock;
     private final Readings readings;
     private final DemoCalls calls;
+    private final ListsAtWork lists;
     private final Views views;
     private boolean started;
 
-    DemoPast(DemoClock clock, Readings readings, DemoCalls calls, Views views) {
+    DemoPast(DemoClock clock, Readings readings, DemoCalls calls, ListsAtWork lists, Views views) {
         this.clock = clock;
         this.readings = readings;
         this.calls = calls;
+        this.lists = lists;
         this.views = views;
     }
 
@@ -44,6 +55,7 @@ class DemoPast implements SmartLifecycle {
                     }
                 });
             }
+            TARGETS.forEach(lists::aim);
             // What was made ready last was so in the past; this makes it ready now.
             views.show();
             views.remake();

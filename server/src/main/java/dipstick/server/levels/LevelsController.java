@@ -6,6 +6,7 @@ import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.SavedSet;
+import dipstick.server.outreach.ListsAtWork;
 import dipstick.server.outreach.Tallies;
 import dipstick.server.people.PersonLine;
 import dipstick.server.readings.LevelAt;
@@ -19,6 +20,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
@@ -33,15 +35,23 @@ class LevelsController {
     private final CriteriaSets sets;
     private final Readings readings;
     private final Tallies tallies;
+    private final ListsAtWork atWork;
     private final Views views;
     private final Sharing sharing;
     private final AuditLog audit;
 
     LevelsController(
-            CriteriaSets sets, Readings readings, Tallies tallies, Views views, Sharing sharing, AuditLog audit) {
+            CriteriaSets sets,
+            Readings readings,
+            Tallies tallies,
+            ListsAtWork atWork,
+            Views views,
+            Sharing sharing,
+            AuditLog audit) {
         this.sets = sets;
         this.readings = readings;
         this.tallies = tallies;
+        this.atWork = atWork;
         this.views = views;
         this.sharing = sharing;
         this.audit = audit;
@@ -56,10 +66,14 @@ class LevelsController {
 
     record AttemptsOfMonth(String month, String outcome, int attempts) {}
 
-    /** @param shouldHave whether anything should be on record, so that there is a coverage */
+    /**
+     * @param shouldHave whether anything should be on record, so that there is a coverage
+     * @param target the coverage that is meant to be reached, in percent; nothing where nobody said
+     */
     record ListLevels(
             String name,
             boolean shouldHave,
+            Optional<Integer> target,
             List<LevelOfDay> levels,
             List<AttemptsOfMonth> attempts,
             List<PartOfList> byProvider,
@@ -92,6 +106,7 @@ class LevelsController {
         return new ListLevels(
                 saved.publishedName(),
                 saved.json().path("shouldHave").isObject(),
+                Optional.ofNullable(atWork.targets().get(set)),
                 ofDays(field.isEmpty() ? readings.levelsOver(set) : readings.levelsOver(set, field, part)),
                 ofMonths(tallies.attempts(set), within),
                 PartOfList.all("provider", parts, ways, records),

@@ -9,16 +9,22 @@ import dipstick.core.evaluate.ListMember;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.population.Population;
 import dipstick.server.accounts.Accounts;
+import dipstick.server.accounts.Colleague;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.lists.ListSummary.BandPart;
+import dipstick.server.lists.ListSummary.LevelPoint;
+import dipstick.server.outreach.ListsAtWork;
 import dipstick.server.readings.ListCriteria;
 import dipstick.server.readings.Readings;
 import dipstick.server.readings.TakenReading;
 import dipstick.server.sharing.Sharing;
 import java.lang.ref.WeakReference;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -30,12 +36,15 @@ import org.springframework.stereotype.Component;
 /** How the lists stand, worked out once for everybody who looks until something about them is another. */
 @Component
 class ListSummaries {
+    private static final int MONTHS_OF_TREND = 12;
+
     private final CriteriaSets sets;
     private final ListCriteria criteria;
     private final Readings readings;
     private final Evaluators evaluators;
     private final Sharing sharing;
     private final Accounts accounts;
+    private final ListsAtWork atWork;
     private final Map<String, Known> known = new ConcurrentHashMap<>();
 
     ListSummaries(
@@ -44,13 +53,15 @@ class ListSummaries {
             Readings readings,
             Evaluators evaluators,
             Sharing sharing,
-            Accounts accounts) {
+            Accounts accounts,
+            ListsAtWork atWork) {
         this.sets = sets;
         this.criteria = criteria;
         this.readings = readings;
         this.evaluators = evaluators;
         this.sharing = sharing;
         this.accounts = accounts;
+        this.atWork = atWork;
     }
 
     /**
@@ -81,14 +92,21 @@ class ListSummaries {
     /** Of the lists that whoever is signed in may see. */
     List<ListSummary> here() {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
-        Sharing.Seen seen = sharing.seenBy(accounts.here());
+        Colleague who = accounts.here();
+        Sharing.Seen seen = sharing.seenBy(who);
+        Map<String, Integer> targets = atWork.targets();
+        Map<String, List<ListsAtWork.InHandOf>> inHand = atWork.inHand();
         Map<String, TakenReading> last = readings.latestOfEach();
         List<SavedSet> inForce = sets.inForce();
         Map<String, Integer> versions = inForce.stream().collect(Collectors.toMap(SavedSet::id, SavedSet::version));
         return inForce.stream()
                 .filter(set -> seen.includes(set.id()))
                 .map(set -> summary(set, evaluator, versions, Optional.ofNullable(last.get(set.id())))
-                        .shared(seen.withWhom(set.id())))
+                        .now(
+                                seen.withWhom(set.id()),
+                                Optional.ofNullable(targets.get(set.id())),
+                                atWork.joined(set.id(), who),
+                                inHand.getOrDefault(set.id(), List.of())))
                 .toList();
     }
 
@@ -125,6 +143,10 @@ class ListSummaries {
                     last.map(TakenReading::eligible).orElseGet(now.eligible()::yesCount),
                     set.shouldHaveInForce().isPresent(),
                     bands(set, last.map(readings::inBands).orElseGet(() -> inBands(evaluator, now))),
+                    Optional.empty(),
+                    trend(saved.id(), evaluator.asOf()),
+                    0,
+                    List.of(),
                     last.map(one -> one.asOf().toString()),
                     criteria.settings(saved, set, evaluator.population().fields()),
                     "",
@@ -143,10 +165,24 @@ class ListSummaries {
                     List.of(),
                     Optional.empty(),
                     List.of(),
+                    0,
+                    List.of(),
+                    Optional.empty(),
+                    List.of(),
                     "",
                     List.of(),
                     ListController.WRONG);
         }
+    }
+
+    /** The last reading of each week. */
+    private List<LevelPoint> trend(String set, LocalDate day) {
+        Map<LocalDate, LevelPoint> byWeek = new LinkedHashMap<>();
+        readings.levelsOver(set).stream()
+                .filter(level -> level.asOf().isAfter(day.minusMonths(MONTHS_OF_TREND)))
+                .forEach(level -> byWeek.put(
+                        level.asOf().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)), LevelPoint.of(level)));
+        return List.copyOf(byWeek.values());
     }
 
     private static Map<String, Integer> inBands(Evaluator evaluator, Reading now) {

@@ -78,9 +78,7 @@ class DeskReader {
     }
 
     private static Optional<Excusal> excused(String set, List<Excusal> excusals, LocalDate day) {
-        return excusals.stream()
-                .filter(one -> one.isOf(set) && one.holdsOn(day))
-                .findFirst();
+        return excusals.stream().filter(one -> one.holds(set, day)).findFirst();
     }
 
     /**

@@ -69,6 +69,13 @@ interface EntryMapper {
             + " AND joined_on > #{after} AND " + NOT_JOINED)
     List<String> joinedAfter(String set, LocalDate after);
 
+    /** How many people of a list somebody has in hand. */
+    record InHandOfList(String setId, String account, int people) {}
+
+    @Select("SELECT e.set_id, h.account, COUNT(*) AS people FROM in_hand h JOIN list_entry e ON e.person = h.person"
+            + " WHERE e." + OPEN + " AND " + NOT_JOINED + " GROUP BY e.set_id, h.account")
+    List<InHandOfList> inHandByList();
+
     /** New entries of one list, that all joined on one day; many at once, since a list can be long. */
     default void insertAll(List<Entry> joined) {
         // Whoever is to check begins with another step than whoever is on the list.
@@ -137,6 +144,11 @@ interface EntryMapper {
 
     @Select("SELECT manner, revision FROM list_manner WHERE set_id = #{set}")
     Optional<MannerRow> manner(String set);
+
+    record MannerOf(String setId, String manner) {}
+
+    @Select("SELECT set_id, manner FROM list_manner")
+    List<MannerOf> manners();
 
     @Select("SELECT views FROM own_view WHERE account = #{account} AND set_id = #{set}")
     Optional<String> views(String account, String set);

@@ -24,8 +24,9 @@ record Excusal(
         return !ended && (untilDay.isEmpty() || !LocalDate.parse(untilDay).isBefore(day));
     }
 
-    boolean isOf(String set) {
-        return setId.isEmpty() || setId.equals(set);
+    /** Whether it takes them off a list on a day. */
+    boolean holds(String set, LocalDate day) {
+        return (setId.isEmpty() || setId.equals(set)) && holdsOn(day);
     }
 
     /** @param who the colleague's name */

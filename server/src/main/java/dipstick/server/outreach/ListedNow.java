@@ -68,7 +68,7 @@ public class ListedNow {
         acts.lastReached(set).forEach(one -> reached.put(one.person(), one.onDay()));
         HeldBack heldBack = new HeldBack(manners.of(set).hold(), records, day, reached);
         Set<String> excused = excusals.ofSet(set).stream()
-                .filter(one -> one.holdsOn(day))
+                .filter(one -> one.holds(set, day))
                 .map(Excusal::person)
                 .collect(Collectors.toSet());
         List<Entry> mine = entries.ofSet(set).stream()

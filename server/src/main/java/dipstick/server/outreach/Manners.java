@@ -4,6 +4,8 @@ import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.together.ListsTouched;
 import dipstick.server.web.Revision;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Set;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -29,6 +31,16 @@ class Manners {
         return entries.manner(set)
                 .map(row -> JSON.readValue(row.manner(), Manner.class))
                 .orElse(Manner.USUAL);
+    }
+
+    /** By the id of the list, without those that have none. */
+    Map<String, Integer> targets() {
+        Map<String, Integer> targets = new HashMap<>();
+        entries.manners()
+                .forEach(row -> JSON.readValue(row.manner(), Manner.class)
+                        .target()
+                        .ifPresent(target -> targets.put(row.setId(), target)));
+        return targets;
     }
 
     /** 0 where nobody said anything yet. */

@@ -23,7 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
 class MyDayController {
     private final EntryMapper entries;
     private final ActMapper acts;
-    private final DeskBooks books;
+    private final ListsAtWork atWork;
     private final FollowUps followUps;
     private final SeenPeople seen;
     private final SeenLists seenLists;
@@ -34,7 +34,7 @@ class MyDayController {
     MyDayController(
             EntryMapper entries,
             ActMapper acts,
-            DeskBooks books,
+            ListsAtWork atWork,
             FollowUps followUps,
             SeenPeople seen,
             SeenLists seenLists,
@@ -43,7 +43,7 @@ class MyDayController {
             Today today) {
         this.entries = entries;
         this.acts = acts;
-        this.books = books;
+        this.atWork = atWork;
         this.followUps = followUps;
         this.seen = seen;
         this.seenLists = seenLists;
@@ -94,25 +94,13 @@ class MyDayController {
     private List<Joined> joined(Colleague who, Map<String, SavedSet> lists) {
         List<Joined> all = new ArrayList<>();
         lists.forEach((id, set) -> {
-            List<String> joined = joined(id);
-            int people = who.ownPeopleOnly()
-                    ? (int) joined.stream()
-                            .filter(person -> seen.maySee(who, person))
-                            .count()
-                    : joined.size();
+            int people = atWork.joined(id, who);
             if (people > 0) {
                 all.add(new Joined(id, set.publishedName(), people));
             }
         });
         all.sort(Comparator.comparing(Joined::set));
         return List.copyOf(all);
-    }
-
-    /** Nobody waits here for a long list to be read as a whole. */
-    private List<String> joined(String list) {
-        return books.isRead(list)
-                ? books.of(list).joined().stream().map(Place::person).toList()
-                : entries.joinedAfter(list, today.day().minusDays(Queue.DAYS_JOINED));
     }
 
     /** Those whom a colleague gave, or handed over, and who were not gone on with since. */

@@ -141,7 +141,7 @@ public class OpenPlaces {
 
         private Optional<String> excused(String set) {
             return excused.stream()
-                    .filter(one -> one.isOf(set) && one.holdsOn(today.day()))
+                    .filter(one -> one.holds(set, today.day()))
                     .map(one -> "Excused. " + one.words(accounts.displayName(one.account())))
                     .findFirst();
         }

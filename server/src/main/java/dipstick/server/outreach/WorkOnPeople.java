@@ -214,7 +214,7 @@ final class WorkOnPeople {
 
     private List<Excusal> holdingNow(Entry entry) {
         return tools.excusals().ofPerson(entry.person()).stream()
-                .filter(one -> one.isOf(set) && one.holdsOn(day))
+                .filter(one -> one.holds(set, day))
                 .toList();
     }
 

@@ -28,9 +28,9 @@ class ExcusalTest {
 
     @Test
     void it_is_of_one_list_or_of_all() {
-        assertThat(excusal("kidney", "", false).isOf("kidney")).isTrue();
-        assertThat(excusal("kidney", "", false).isOf("hearing")).isFalse();
-        assertThat(excusal("", "", false).isOf("hearing")).isTrue();
+        assertThat(excusal("kidney", "", false).holds("kidney", FROM)).isTrue();
+        assertThat(excusal("kidney", "", false).holds("hearing", FROM)).isFalse();
+        assertThat(excusal("", "", false).holds("hearing", FROM)).isTrue();
     }
 
     @Test

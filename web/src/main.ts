@@ -7,6 +7,7 @@ import ToastService from 'primevue/toastservice'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { router } from './router'
+import { namedDays } from './theme/days'
 import { paperAndInk } from './theme/preset'
 
 /** With which what PrimeVue adds to the page is in force. */
@@ -20,6 +21,7 @@ createApp(App)
   })
   .use(PrimeVue, {
     csp: { nonce },
+    pt: { datepicker: namedDays },
     theme: { preset: paperAndInk, options: { darkModeSelector: 'system' } },
   })
   .use(ToastService)

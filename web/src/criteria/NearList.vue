@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
 import { dayWords } from '@/days'
+import { vOneStop } from '@/keys'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
 import { criterionTurn, listTurn } from './near'
@@ -15,7 +16,7 @@ const emit = defineEmits<{ open: [person: string] }>()
 </script>
 
 <template>
-  <ol class="near">
+  <ol v-one-stop class="near">
     <li v-for="one in crossings" :key="one.person.id + one.day" :class="{ ahead: one.ahead }">
       <button class="person-row" :data-person="one.person.id" @click="emit('open', one.person.id)">
         <span class="day">{{ dayWords(one.day) }}</span>

@@ -59,6 +59,10 @@ const emit = defineEmits<{ who: [behind: Behind] }>()
         </button>
       </span>
     </p>
+    <!-- Told when it changes, to who does not see it; what stands above has its buttons between. -->
+    <p class="visually-hidden" role="status">
+      {{ count(levels.list.yes) }} on the list, {{ count(levels.list.unsure) }} can’t tell
+    </p>
   </footer>
 </template>
 

@@ -3,6 +3,7 @@ import { RowLink, useInAddress } from '@/address'
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { cellWords, fieldWords, tellsWho } from '@/fields'
+import { vOneStop } from '@/keys'
 import { PersonPanel } from '@/people'
 import { count } from '@/stick'
 import { Veiled, VeiledWords } from '@/veil'
@@ -260,7 +261,7 @@ watch(
         :of-list="!behind.criterion"
         @open="open"
       />
-      <ol v-else class="people">
+      <ol v-else v-one-stop class="people">
         <template v-for="({ person: one, why, shown }, i) in people" :key="one.id">
           <li v-if="i === top" class="why">
             Only the first {{ count(top) }} of {{ count(total ?? people.length) }} are shown on the

@@ -2,6 +2,7 @@
 import { usePageTitle } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { count } from '@/stick'
+import { vOneStop } from '@/keys'
 import { useSession } from '@/session'
 import { Veiled } from '@/veil'
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
@@ -37,17 +38,9 @@ function focusFind() {
 
 onMounted(focusFind)
 
-/** Goes from line to line, and from the first one back to what is typed. */
-function step(event: KeyboardEvent, by: 1 | -1) {
-  const lines = [...(results.value?.querySelectorAll<HTMLElement>('a') ?? [])]
-  const at = lines.indexOf(event.target as HTMLElement)
-  const next = lines[at + by]
-  if (next) {
-    event.preventDefault()
-    next.focus()
-  } else if (by < 0) {
-    focusFind()
-  }
+/** From what is typed to who was found; an arrow up at the first leads back. */
+function focusFirst() {
+  results.value?.querySelector<HTMLElement>('a')?.focus()
 }
 </script>
 
@@ -61,7 +54,7 @@ function step(event: KeyboardEvent, by: 1 | -1) {
         fluid
         placeholder="Name, id, birth date, or phone"
         aria-label="Find people"
-        @keydown.down="step($event, 1)"
+        @keydown.down.prevent="focusFirst"
       />
       <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
       <p class="quiet" role="status">
@@ -72,7 +65,7 @@ function step(event: KeyboardEvent, by: 1 | -1) {
         <template v-else-if="found">{{ count(total) }} found</template>
         <template v-else-if="!error">Looking …</template>
       </p>
-      <ol ref="results" @keydown.down="step($event, 1)" @keydown.up="step($event, -1)">
+      <ol ref="results" v-one-stop @keydown.up="focusFind">
         <li v-for="person in people" :key="person.id">
           <RouterLink
             class="person-row"

@@ -1,0 +1,29 @@
+/** A day as the date picker knows it. */
+interface PickerDay {
+  day: number
+  /** From 0 for January. */
+  month: number
+  year: number
+}
+
+/**
+ * Names each day of a date picker in full, for who hears it: “Sunday 29 November 2026” instead of “29” (WCAG 2.2, 2.4.6).
+ */
+export const namedDays = {
+  dayCell: ({ context }: { context: { date: PickerDay } }) => ({
+    'aria-label': nameOf(context.date),
+  }),
+  // What has the focus has no role, and may have no name of its own.
+  day: ({ context }: { context: { date: PickerDay } }) => ({ title: nameOf(context.date) }),
+}
+
+export function nameOf({ day, month, year }: PickerDay): string {
+  return new Date(year, month, day)
+    .toLocaleDateString('en-GB', {
+      weekday: 'long',
+      day: 'numeric',
+      month: 'long',
+      year: 'numeric',
+    })
+    .replace(',', '')
+}

@@ -91,7 +91,7 @@ function change(value: JsonObject) {
 </script>
 
 <template>
-  <Popover ref="popover">
+  <Popover ref="popover" aria-label="Change this part of the sentence">
     <div v-if="slotOpen" class="slot" @keydown.escape.capture="closeUnlessChoosing">
       <p class="quiet now" aria-live="polite">{{ words }}</p>
       <p v-for="finding in slotOpen.findings" :key="finding" class="notice">{{ finding }}</p>

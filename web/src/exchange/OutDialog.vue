@@ -14,8 +14,10 @@ import LetterEditor from './LetterEditor.vue'
 import SentMail from './SentMail.vue'
 import {
   COLUMNS,
+  copyTable,
   download,
   FORMATS,
+  mayCopy,
   needsReason,
   usualTable,
   type Column,
@@ -69,6 +71,8 @@ const leftOut = ref<readonly Schemas['LeftOut'][]>([])
 const isTable = computed(() => draft.format === 'CSV' || draft.format === 'XLSX')
 const isPaper = computed(() => !isTable.value && draft.format !== 'MAIL')
 const isWritten = computed(() => draft.format === 'LETTERS' || draft.format === 'MAIL')
+
+const reasonNeeded = computed(() => needsReason(draft.format, draft.columns))
 
 const further = computed(() => usualTable(show).fields)
 
@@ -169,6 +173,16 @@ async function takeOut() {
     )
   }
   await queries.invalidateQueries({ queryKey: ['letters', 'check'] })
+}
+
+async function copy() {
+  told.value = ''
+  await save(
+    () => copyTable(address.value, wanted('CSV')),
+    () => {
+      told.value = `${count(people.length)} ${people.length === 1 ? 'line' : 'lines'} copied: paste them into a spreadsheet.`
+    },
+  )
 }
 
 async function sendMail() {
@@ -284,7 +298,7 @@ function logWritten() {
           </ul>
         </template>
       </template>
-      <template v-if="needsReason(draft.format, draft.columns)">
+      <template v-if="reasonNeeded">
         <label for="out-reason">Why</label>
         <InputText
           id="out-reason"
@@ -301,6 +315,14 @@ function logWritten() {
           :label="draft.format === 'MAIL' ? 'Send' : 'Take out'"
           :loading="busy"
           :disabled="people.length === 0 || (!isTable && check?.people === 0)"
+        />
+        <Button
+          v-if="isTable && mayCopy()"
+          type="button"
+          outlined
+          label="Copy"
+          :disabled="people.length === 0 || busy || (reasonNeeded && draft.reason.trim() === '')"
+          @click="copy"
         />
         <Button type="button" text label="Close" @click="visible = false" />
       </span>

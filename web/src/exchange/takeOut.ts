@@ -1,4 +1,4 @@
-import type { Schemas } from '@/api/client'
+import { answerOf, json, type Schemas } from '@/api/client'
 import { keepFile } from '@/api/download'
 
 export type Wanted = Schemas['Wanted']
@@ -98,6 +98,19 @@ export function needsReason(format: Format | 'MAIL', columns: readonly Column[])
     (format !== 'CSV' && format !== 'XLSX') ||
     COLUMNS.some((one) => one.contact && columns.includes(one.column))
   )
+}
+
+/** Puts a table on the clipboard, as a spreadsheet takes it: a line for each person, a tab between cells. */
+export async function copyTable(address: string, wanted: Wanted): Promise<void> {
+  const answer = await answerOf(address, json('POST', { ...wanted, format: 'CSV' }))
+  const { parse, unparse } = await import('papaparse')
+  const rows = parse<string[]>(await answer.text(), { skipEmptyLines: true }).data
+  await navigator.clipboard.writeText(unparse(rows, { delimiter: '\t' }))
+}
+
+/** Whether the browser lets a page do that: not over an address that is not safe. */
+export function mayCopy(): boolean {
+  return window.isSecureContext && 'clipboard' in navigator
 }
 
 /** Asks for a file and hands it to the browser to keep. */

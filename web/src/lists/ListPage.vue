@@ -9,7 +9,7 @@ import AsOfDate from '@/shell/AsOfDate.vue'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
-import { refDebounced } from '@vueuse/core'
+import { refDebounced, useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
@@ -77,6 +77,16 @@ const rows = computed(() => {
     (row) => (allShown.value || !row.beyondTop) && (words === '' || row.findable.includes(words)),
   )
 })
+/** So many stand in the page as a whole, where the browser finds, copies and prints them. */
+const MOST_WHOLE = 1000
+const onPaper = ref(false)
+useEventListener(window, 'beforeprint', () => (onPaper.value = true))
+useEventListener(window, 'afterprint', () => (onPaper.value = false))
+const drawn = computed(() => ({
+  scrollHeight: onPaper.value ? undefined : 'calc(100vh - 132px)',
+  virtualScrollerOptions:
+    onPaper.value || rows.value.length <= MOST_WHOLE ? undefined : { itemSize: 31 },
+}))
 /** What the set shows that has no column yet. */
 const SHOWN_ANYWAY = new Set(['due_on', 'band', 'state', 'phone', 'provider', 'site'])
 const besides = computed(() =>
@@ -154,8 +164,8 @@ async function open(row: Row) {
       removable-sort
       size="small"
       scrollable
-      scroll-height="calc(100vh - 132px)"
-      :virtual-scroller-options="{ itemSize: 31 }"
+      :scroll-height="drawn.scrollHeight"
+      :virtual-scroller-options="drawn.virtualScrollerOptions"
       class="table"
     >
       <template #empty>

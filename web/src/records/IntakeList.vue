@@ -72,7 +72,7 @@ async function bringIn(event: Event) {
           <th>Intake</th>
           <th class="number">Version</th>
           <th>Changed</th>
-          <th></th>
+          <th><span class="visually-hidden">What can be done with it</span></th>
         </tr>
       </thead>
       <tbody>

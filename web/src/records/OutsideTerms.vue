@@ -80,7 +80,7 @@ function told(name: string) {
           <th>Sources</th>
           <th class="number">Records</th>
           <th class="number">People</th>
-          <th></th>
+          <th><span class="visually-hidden">What can be done with them</span></th>
         </tr>
       </thead>
       <tbody>

@@ -10,11 +10,14 @@ interface PickerDay {
  * Names each day of a date picker in full, for who hears it: “Sunday 29 November 2026” instead of “29” (WCAG 2.2, 2.4.6).
  */
 export const namedDays = {
-  dayCell: ({ context }: { context: { date: PickerDay } }) => ({
+  // By itself it has the focus, but no role that may be chosen.
+  day: ({ context }: { context: { date: PickerDay; selected: boolean; disabled: boolean } }) => ({
+    role: 'button',
     'aria-label': nameOf(context.date),
+    'aria-pressed': context.selected,
+    'aria-selected': null,
+    'aria-disabled': context.disabled || null,
   }),
-  // What has the focus has no role, and may have no name of its own.
-  day: ({ context }: { context: { date: PickerDay } }) => ({ title: nameOf(context.date) }),
 }
 
 export function nameOf({ day, month, year }: PickerDay): string {

@@ -78,7 +78,7 @@ async function remove(roster: SharedRoster) {
           <th>Holds until</th>
           <th>Used by</th>
           <th>Changed</th>
-          <th></th>
+          <th><span class="visually-hidden">What can be done with it</span></th>
         </tr>
       </thead>
       <tbody>

@@ -32,7 +32,7 @@ function days(term: Term): string {
         <th class="number">Records</th>
         <th class="number">People</th>
         <th>First and last</th>
-        <th></th>
+        <th><span class="visually-hidden">What can be done with it</span></th>
       </tr>
     </thead>
     <tbody>

@@ -57,14 +57,14 @@ class DemoIT {
     void the_sign_in_page_shows_the_demo_accounts() throws Exception {
         browser.open(application.address());
         browser.awaitText("main", "Orla Fenwick, records coordinator");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         picture("sign-in");
         browser.click("Orla Fenwick, records coordinator");
         browser.click("Sign in");
         browser.awaitText("nav", "Criteria");
         browser.awaitText("main", "My follow-ups");
         browser.awaitText("main", "Hearing check due");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         picture("today");
     }
 
@@ -79,7 +79,7 @@ class DemoIT {
         assertThat(counts)
                 .hasSize(6)
                 .allSatisfy(count -> assertThat(Integer.parseInt(count)).isBetween(5, 1000));
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
     }
 
     @Test
@@ -90,25 +90,25 @@ class DemoIT {
         browser.awaitText(".in-hand", "What came of it");
         assertThat(browser.findAll("[data-row]").size()).isGreaterThanOrEqualTo(18);
         picture("desk");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("All reasons and the time line");
         browser.awaitText(".in-hand .person", "Time line");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("As of another day");
         browser.awaitText(".p-datatable", "Days overdue");
         browser.find(".p-datatable td .word");
         assertThat(browser.findAll(".p-datatable tbody tr").size()).isGreaterThanOrEqualTo(18);
         picture("list");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.clickOn(".p-datatable td .word");
         browser.awaitText(".person", "Time line");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("Close");
         browser.awaitGone(".p-dialog");
 
         browser.click("Criteria");
         browser.awaitText("main", "Lithium monitoring due");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         picture("criteria");
         browser.click("Lithium monitoring due");
         browser.awaitText("[data-level=list]", "on the list");
@@ -116,7 +116,7 @@ class DemoIT {
         browser.awaitText(".person", "Time line");
         browser.clickOn("[data-criterion=level] [data-control=WINDOW]");
         browser.find(".p-popover .slot");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         picture("bench");
         browser.press(Keys.ESCAPE);
 
@@ -127,12 +127,12 @@ class DemoIT {
         browser.press(Keys.ENTER);
         browser.awaitText("[aria-label='Where they stand']", "Time line");
         assertThat(browser.findAll(".set")).hasSize(6);
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         picture("people");
 
         browser.click("Records");
         browser.awaitText("main", "6,014 people");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         picture("records");
         a_file_of_another_system_is_seen_taken_and_taken_back();
         what_is_in_doubt_is_told_and_two_who_are_one_are_joined();
@@ -140,26 +140,26 @@ class DemoIT {
 
         browser.click("Practice");
         browser.awaitText("main", "By provider");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         picture("levels");
         browser.click("Region");
         browser.awaitText("main", "The region has not answered for this list.");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.reload();
         browser.awaitText("main", "The region has not answered for this list.");
         browser.click("Workload");
         browser.awaitText("main", "Tried in 7 days");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         picture("workload");
         browser.click("Letterhead");
         browser.awaitText("main", "Picture of a signature");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("Accounts");
         browser.awaitText("main", "Dr Pennifer");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("Audit log");
         browser.awaitText("main", "Signed in");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         picture("audit");
     }
 
@@ -182,7 +182,7 @@ class DemoIT {
         browser.press(Keys.F9);
         browser.awaitText(".strip", "Lift the veil");
         assertThat(isInPage(name)).isFalse();
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.press(Keys.F9);
         browser.awaitText("[data-person] .name", name);
     }
@@ -200,7 +200,7 @@ class DemoIT {
         browser.type(".dials input", "1");
         browser.awaitText("[aria-label='Should have']", "in the last 1 month");
         assertThat(browser.text("[data-level=list]")).isNotEqualTo(onList);
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.clickOn("[aria-label='How long: back to P12M']");
         browser.awaitText("[data-level=list]", onList);
     }
@@ -247,18 +247,18 @@ class DemoIT {
         browser.awaitText(".changes", "compared with");
         browser.clickOn(".changes summary");
         browser.awaitText(".changes", "Everybody");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         picture("readings");
         browser.press(Keys.ESCAPE);
         browser.awaitGone(".p-dialog");
         browser.click("How it is worked");
         browser.awaitText(".p-dialog", "Contact plan");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.press(Keys.ESCAPE);
         browser.awaitGone(".p-dialog");
         browser.click("Take out");
         browser.awaitText(".p-dialog", "Columns");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         // The set shows the telephone.
         browser.type("#out-reason", "to call them");
         browser.clickOn(".p-dialog button[type=submit]");
@@ -266,13 +266,13 @@ class DemoIT {
         browser.run("const format = document.getElementById('out-format'); format.value = 'LETTERS';"
                 + " format.dispatchEvent(new Event('change'))");
         browser.awaitText(".p-dialog", " in en");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         picture("take-out");
         browser.press(Keys.ESCAPE);
         browser.awaitGone(".p-dialog");
         browser.click("Share");
         browser.awaitText(".p-dialog", "Everybody may");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.press(Keys.ESCAPE);
         browser.awaitGone(".p-dialog");
     }
@@ -297,7 +297,7 @@ class DemoIT {
         browser.click("Edit lithium level");
         browser.awaitText(".p-dialog", "Shared by");
         assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("Leave as it was");
         browser.awaitGone(".p-dialog");
         browser.press(Keys.ESCAPE);
@@ -324,10 +324,10 @@ class DemoIT {
         browser.press(Keys.F8);
         browser.type("#who-rings", toBeToldOf("name"));
         browser.awaitText(".p-dialog", "found");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.press(Keys.ENTER);
         browser.awaitText(due, "Your kidneys want a look");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         picture("who-is-it");
         browser.type("[aria-label='Note']", "rang by herself");
         browser.click("Left message");
@@ -336,11 +336,11 @@ class DemoIT {
         browser.awaitGone(".p-dialog");
         browser.click("Sheet for the morning");
         browser.awaitText("main", "Coming in on");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("Send");
         browser.click("its morning sheet");
         browser.awaitText(".p-dialog", "Sent to tam@example.org");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.press(Keys.ESCAPE);
         browser.awaitGone(".p-dialog");
     }
@@ -356,7 +356,7 @@ class DemoIT {
         browser.type("[aria-label='Number of a person']", toBeToldOf("id"));
         browser.click("Open the chart");
         browser.awaitText(".stand-in", "Your kidneys want a look");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("Not now");
         browser.awaitText(".stand-in", "Told back: Not now.");
 
@@ -364,7 +364,7 @@ class DemoIT {
         browser.click("Kidney function on water tablets");
         browser.click("Prompts");
         browser.awaitText(".p-dialog", "What to say");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.press(Keys.ESCAPE);
         browser.awaitGone(".p-dialog");
 
@@ -372,7 +372,7 @@ class DemoIT {
         browser.click("From a template");
         browser.click("Asthma review");
         browser.awaitText(".p-dialog", "Which problems are asthma?");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("Put it on the bench");
         browser.awaitText("[data-level=list]", "on the list");
     }
@@ -402,7 +402,7 @@ class DemoIT {
         assertThat(browser.text("[aria-label='Columns']"))
                 .contains("person number")
                 .contains("Lab No");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         picture("intake");
         browser.clickOn(".sheet .sides .buttons button");
         browser.awaitText(".sheet", "laboratory.csv is in.");
@@ -418,7 +418,7 @@ class DemoIT {
 
         browser.clickOn("button[aria-label='Take back laboratory.csv']");
         browser.awaitText("[role=dialog]", "that it added go");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("Take back");
         browser.awaitText("main", "laboratory.csv was taken back.");
         browser.awaitText("main", "taken back");
@@ -428,20 +428,20 @@ class DemoIT {
         browser.click("The state of the records");
         browser.awaitText("main", "How fresh");
         browser.awaitText("main", "no term set");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
         picture("records-state");
 
         browser.click("The same person twice");
         browser.awaitText("main", "pairs to decide");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
         picture("same-person");
         String pair = browser.find(".pair").getAttribute("aria-label");
         browser.clickOn(".pair tfoot button");
         browser.awaitText("[role=status]", "are one person now");
         browser.awaitText("[aria-label=Joined]", pair.split(" and ")[1]);
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.clickOn("[aria-label=Joined] button");
         browser.awaitText("[role=status]", "are two again");
         browser.find(".pair[aria-label='" + pair + "']");
@@ -466,10 +466,10 @@ class DemoIT {
         bring("[data-roster-file]", october);
         browser.awaitText("[role=dialog]", "4 rows");
         browser.awaitText("[role=dialog]", "2026-12-31");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("Share this roster");
         browser.awaitText("[aria-label=Rosters]", "is shared");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
 
         browser.click("Compare two files");
         bring("[aria-label='One: a file']", october);
@@ -478,7 +478,7 @@ class DemoIT {
         browser.awaitText(".piles", "2 In both, not the same");
         browser.click("2 In both, not the same");
         browser.awaitText(".wide", "2027-06-30");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
         picture("compare");
     }

@@ -114,7 +114,7 @@ class DeskIT {
         await(tam, "progress", progress + 1);
         tam.press("e");
         tam.awaitText(".p-dialog", "Excuse");
-        assertThat(tam.graveViolations()).isEmpty();
+        assertThat(tam.violations()).isEmpty();
         tam.press("away until spring");
         tam.clickOn(".p-dialog button[type=submit]");
         await(tam, "excused", excused + 1);
@@ -192,7 +192,7 @@ class DeskIT {
         tam.resize(1280, 800);
         tam.darken(true);
         tam.awaitText(".in-hand", "What came of it");
-        assertThat(tam.graveViolations()).isEmpty();
+        assertThat(tam.violations()).isEmpty();
         tam.darken(false);
     }
 

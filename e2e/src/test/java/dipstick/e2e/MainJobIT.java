@@ -62,7 +62,7 @@ class MainJobIT {
     @Order(1)
     void the_first_visit_creates_the_first_account_with_the_printed_code() {
         browser.open(application.address());
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         assertThat(browser.text("main")).doesNotContain("This is the demo");
         fillFirstAccount("WRONG", "a long password");
         browser.awaitText("[role=alert]", "The code is not right");
@@ -77,7 +77,7 @@ class MainJobIT {
 
         browser.awaitText("nav", "Criteria");
         browser.awaitText("main", "There is no list yet");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("Criteria");
         browser.awaitText("main", "No set is saved yet");
     }
@@ -105,7 +105,7 @@ class MainJobIT {
         bringIn(KIT.resolve("events.csv"));
         browser.awaitText(".sheet", "Records: 6,060 new");
         browser.awaitText(".sheet", "people who are not on file, kept until they are");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("Take it: 6,060 records");
         browser.awaitText(".sheet", "events.csv is in.");
         browser.click("Done");
@@ -133,7 +133,7 @@ class MainJobIT {
         Files.writeString(noId, "name,born\nA,1990\n");
         bringIn(noId);
         browser.awaitText(".sheet", "People: 1 new, 0 changed, 0 unchanged");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("Leave it");
         browser.awaitGone(".sheet");
         browser.awaitText("main", "453 people");
@@ -188,7 +188,7 @@ class MainJobIT {
         fillTermSet();
         browser.awaitText("[data-criterion=records]", "had a Hearing check in the last 12 months");
         browser.awaitText("[data-criterion=records]", "(31 Aug 2025 to 31 Aug 2026)");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
     }
 
     private void setAsOf(String day) {
@@ -294,7 +294,7 @@ class MainJobIT {
         browser.awaitText(".person", "On the list");
         browser.awaitText(".person", "No Hearing check from 31 Aug 2025 to 31 Aug 2026");
         assertThat(browser.has(".person figure svg")).isTrue();
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         String first = browser.text(".person h2");
         browser.press(Keys.ARROW_DOWN);
         browser.until(page -> !browser.text(".person h2").equals(first));
@@ -383,7 +383,7 @@ class MainJobIT {
         });
         browser.press(Keys.ENTER, "in the last 12 moons");
         browser.awaitText("[role=status] .marked", "moons");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.press(Keys.BACK_SPACE, Keys.BACK_SPACE, Keys.BACK_SPACE, Keys.BACK_SPACE, "onths");
         browser.awaitText("[role=status]", "had a Hearing check in the last 12 months (31 Aug 2025 to 31 Aug 2026)");
         browser.press(Keys.ENTER);
@@ -440,7 +440,7 @@ class MainJobIT {
         browser.awaitText("[aria-label='Term sets']", "Levels one after another");
         browser.click("Hearing check");
         browser.awaitText(".p-dialog .effects", "Shared by By keyboard, Levels one after another");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.clickOn(".members button[aria-label='Remove keyword audiogram']");
         browser.awaitText(".p-dialog .effects", "By keyboard");
         browser.awaitText(".p-dialog .effects li", "would leave");
@@ -457,7 +457,7 @@ class MainJobIT {
         browser.click("What can be done with this set");
         browser.click("As text");
         browser.until(page -> textOfSet().contains("- had a Hearing check in the last 12 months"));
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         setText(textOfSet().replace("aged 18 or over", "aged eighteen or over"));
         browser.click("Use this text");
         browser.awaitText(".mistakes", "“eighteen” does not fit here");
@@ -484,13 +484,13 @@ class MainJobIT {
     void the_downloaded_list_is_what_the_command_line_prints() throws Exception {
         browser.click("Lists");
         browser.awaitText("main", "Levels one after another");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("Levels one after another");
         browser.awaitText(".desk-table", "Placewell");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("As of another day");
         browser.awaitText(".p-datatable", "Placewell");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         WebElement day = browser.find(".as-of input");
         day.sendKeys(Keys.chord(Keys.CONTROL, "a"), "31 Aug 2026", Keys.ENTER, Keys.ESCAPE, Keys.TAB);
         browser.awaitText(".page-head", expected.at("/list/yes").asInt() + " on the list");

@@ -102,7 +102,7 @@ class SigningInIT {
         browser.type("#factor-password", PASSWORD);
         browser.click("Set it up");
         browser.awaitText(FACTOR, "Scan the square");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.type("#factor-code", "000000");
         browser.click("Confirm");
         browser.awaitText(FACTOR, "not the code of now");
@@ -116,7 +116,7 @@ class SigningInIT {
 
         signIn();
         browser.awaitText("[role=alert]", "This account has a second factor");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.type("#code", recoveryCode);
         browser.click("Sign in");
         openOwnAccount();
@@ -130,7 +130,7 @@ class SigningInIT {
         browser.type("#passkey-password", PASSWORD);
         browser.click("Make a passkey");
         browser.awaitText("[aria-label=Passkeys]", "Laptop at the desk made");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         signOut();
 
         browser.ownerIsThere(false);
@@ -149,7 +149,7 @@ class SigningInIT {
         browser.awaitText("main", "with a second factor");
         browser.pick(".roles label:last-child select", "a passkey");
         browser.awaitText("main", "Of each administrator is asked, from now on: a passkey.");
-        assertThat(browser.graveViolations()).isEmpty();
+        assertThat(browser.violations()).isEmpty();
         browser.click("Sign out");
         signIn();
         browser.awaitText("[role=alert]", "sign in with your passkey");

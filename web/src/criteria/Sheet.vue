@@ -5,45 +5,37 @@ import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
 import Menu from 'primevue/menu'
 import { computed, ref, useTemplateRef } from 'vue'
-import { bandsOf, changeBand } from './bands'
 import BandsSection from './BandsSection.vue'
 import ColumnsSection from './ColumnsSection.vue'
 import CriterionLine from './CriterionLine.vue'
 import {
   SECTIONS,
   addCriterion,
-  changeCriterion,
   criteriaOf,
   freshId,
-  moveCriterion,
-  neighbour,
   putTermSet,
-  removeCriterion,
-  slug,
-  termSetsOf,
-  withKey,
   type CriteriaDocument,
-  type Criterion,
   type JsonObject,
-  type Place,
   type Section,
   type TermSet,
 } from './document'
 import { putDial, type Dial } from './dials'
-import { withoutColumnsOf } from './listColumns'
+import { focusLine } from './focusIn'
 import { NEW_TESTS } from './newTests'
-import { getAt, setAt } from './pointer'
 import { ruleAsJson, ruleOf } from './editors/rule'
 import RuleInput from './editors/RuleInput.vue'
 import { putRoster, type Roster } from './rosters'
 import { setsQuery } from './sets'
 import SheetDialogs from './SheetDialogs.vue'
 import SheetSection from './SheetSection.vue'
+import { EXAMPLES, HINTS, KEYS, NAMES } from './sheetSections'
 import SheetStart from './SheetStart.vue'
 import SheetResult from './SheetResult.vue'
-import SlotPopover, { type OpenSlot } from './SlotPopover.vue'
-import { namedIn, replaceTermSet, sharedQuery, withShared } from './termsets'
-import { TypedLine, termSetWith, withTermSets } from './typed'
+import SlotPopover from './SlotPopover.vue'
+import { replaceTermSet, sharedQuery, withShared } from './termsets'
+import { TypedLine } from './typed'
+import { useOpenSlot, type Control } from './useOpenSlot'
+import { useSentences } from './useSentences'
 import type { Behind } from './who'
 
 /** The sheet of sentences with the stick through it. */
@@ -61,29 +53,6 @@ const emit = defineEmits<{
   /** A term set was changed for all sets. */
   shared: [saved: Schemas['TermSetSaved']]
 }>()
-
-type Control = NonNullable<Schemas['PhraseView']['control']>
-
-const NAMES: Record<Section, string> = {
-  INCLUDE: 'Include',
-  EXCLUDE: 'Exclude',
-  SHOULD_HAVE: 'Should have',
-}
-const KEYS: Record<Section, string> = {
-  INCLUDE: '/include',
-  EXCLUDE: '/exclude',
-  SHOULD_HAVE: '/shouldHave/of',
-}
-const EXAMPLES: Record<Section, string> = {
-  INCLUDE: 'aged 50 to 74',
-  EXCLUDE: 'status is moved away',
-  SHOULD_HAVE: 'visit in the last 12 months',
-}
-const HINTS: Record<Section, string> = {
-  INCLUDE: 'Nobody is left out yet: everybody counts. Add whom this is about.',
-  EXCLUDE: 'Nobody is exempt. Add to whom it does not apply.',
-  SHOULD_HAVE: 'Nothing is asked for, so everybody eligible is on the list.',
-}
 
 const { data: sharedTermSets } = useQuery(sharedQuery)
 /** What may be named: the shared term sets too, which come into the set when they are used. */
@@ -119,40 +88,42 @@ function findingsAt(pointer: string): string[] {
     .map((one) => one.message)
 }
 
+const {
+  act,
+  add,
+  addTyped,
+  drop,
+  exempt,
+  move,
+  placeOf,
+  relabel,
+  removePart,
+  retype,
+  settle,
+  withNamed,
+  withTyped,
+} = useSentences(
+  () => document,
+  () => nameable.value,
+  (next, key) => emit('change', next, key),
+)
+
+// The word that is being changed.
 const popover = useTemplateRef('popover')
-
-function placeOf(id: string): Place | undefined {
-  return sections.value.flatMap((one) => one.criteria).find((one) => one.criterion.id === id)?.place
-}
-
-/** What is open in the popover, where it stands: in a band, or in a criterion. */
-const opened = ref<{ id: string; band?: number; control: Control; pointer: string }>()
-const slot = computed<OpenSlot | undefined>(() => {
-  const open = opened.value
-  if (open?.band !== undefined) {
-    const band = bandsOf(document)[open.band]
-    return (
-      band && {
-        ...open,
-        value: getAt(band.when, open.pointer) as JsonObject,
-        sentence: levels?.bands[open.band]?.sentence,
-        findings: findingsAt(`/bands/${String(open.band)}`),
-      }
-    )
-  }
-  const at = open && placeOf(open.id)
-  const criterion = at && criteriaOf(document, at.section)[at.index]
-  return (
-    criterion && {
-      ...open,
-      value: getAt(criterion.test, open.pointer) as JsonObject,
-      sentence: levelOf(levels, open.id)?.sentence,
-      findings:
-        sections.value.flatMap((one) => one.criteria).find((one) => one.criterion.id === open.id)
-          ?.findings ?? [],
-    }
-  )
-})
+const { backToWord, opened, slot, withOpened } = useOpenSlot(
+  () => document,
+  placeOf,
+  (id) => ({
+    sentence: levelOf(levels, id)?.sentence,
+    findings:
+      sections.value.flatMap((one) => one.criteria).find((one) => one.criterion.id === id)
+        ?.findings ?? [],
+  }),
+  (band) => ({
+    sentence: levels?.bands[band]?.sentence,
+    findings: findingsAt(`/bands/${String(band)}`),
+  }),
+)
 
 function edit(id: string, event: Event, control: Control, pointer: string) {
   opened.value = { id, control, pointer }
@@ -162,16 +133,6 @@ function edit(id: string, event: Event, control: Control, pointer: string) {
 function editBand(band: number, event: Event, control: Control, pointer: string) {
   opened.value = { id: `band ${String(band)}`, band, control, pointer }
   popover.value?.show(event)
-}
-
-/** Back to the word that was being changed. */
-function backToWord() {
-  const open = opened.value
-  if (open?.band !== undefined) {
-    focusIn(`[data-band="${String(open.band)}"] [data-control=${open.control}]`, 0)
-  } else if (open) {
-    focusLine(open.id, `[data-control=${open.control}]`, 0)
-  }
 }
 
 /** Dials that an editor has just made come with the change that names them. */
@@ -187,15 +148,7 @@ function changeOpened(value: JsonObject, made: Dial[]) {
   }
 }
 
-function change(at: Place, how: (criterion: Criterion) => Criterion, key?: string) {
-  emit('change', changeCriterion(document, at, how), key)
-}
-
-function removePart(at: Place, pointer: string) {
-  change(at, (one) => ({ ...one, test: setAt(one.test, pointer, undefined) as JsonObject }))
-}
-
-// Adding and moving.
+// Adding.
 const adding = ref<Section>('INCLUDE')
 const addMenu = useTemplateRef('addMenu')
 const { data: sets } = useQuery(setsQuery)
@@ -203,12 +156,12 @@ const otherSet = computed(() => sets.value?.find((set) => set.id !== document.id
 const addItems = computed(() => [
   ...NEW_TESTS.filter((one) => !(one.lack && adding.value === 'SHOULD_HAVE')).map((one) => ({
     label: one.name,
-    command: () => add(one.test(), one.word),
+    command: () => add(adding.value, one.test(), one.word),
   })),
   {
     label: 'People of another set',
     disabled: otherSet.value === undefined,
-    command: () => add({ member: otherSet.value?.id ?? '' }, 'other-set'),
+    command: () => add(adding.value, { member: otherSet.value?.id ?? '' }, 'other-set'),
   },
   {
     label: 'A roster of named people',
@@ -224,48 +177,8 @@ function openAdd(section: Section, event: Event) {
   addMenu.value?.toggle(event)
 }
 
-function add(test: JsonObject, word: string) {
-  const id = freshId(document, word)
-  emit('change', addCriterion(document, adding.value, test, word))
-  focusLine(id, '[data-control]')
-}
-
 // Typing.
 const typedLines = useTemplateRef('typedLines')
-
-/** The document with the shared term sets that something newly said in it names. */
-function withNamed(next: CriteriaDocument, said: JsonObject): CriteriaDocument {
-  const named = namedIn(said)
-  const own = new Set(termSetsOf(next).map((one) => one.id))
-  const missing = termSetsOf(nameable.value).filter((one) => named.has(one.id) && !own.has(one.id))
-  return withTermSets(next, missing)
-}
-
-/** The document with the term sets that something typed names: those it brought along, and shared ones. */
-function withTyped(test: JsonObject, made: TermSet[]): CriteriaDocument {
-  const named = namedIn(test)
-  const used = made.filter((one) => named.has(one.id))
-  return withNamed(withTermSets(document, used), test)
-}
-
-function retype(at: Place, test: JsonObject, made: TermSet[]) {
-  emit(
-    'change',
-    changeCriterion(withTyped(test, made), at, (one) => ({ ...one, test })),
-  )
-}
-
-function addTyped(section: Section, test: JsonObject, made: TermSet[], words: string) {
-  const next = withTyped(test, made)
-  // Whoever said several things of whom to include has as many criteria, each with its level.
-  const parts = test.all as JsonObject[] | undefined
-  const several = section === 'INCLUDE' && parts !== undefined && !/^\s*all of these/i.test(words)
-  const tests = several ? parts : [test]
-  emit(
-    'change',
-    tests.reduce<CriteriaDocument>((to, one) => addCriterion(to, section, one, words), next),
-  )
-}
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const section = ['Digit1', 'Digit2', 'Digit3'].indexOf(event.code)
@@ -274,68 +187,6 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     typedLines.value?.[section]?.focus()
   }
 })
-
-/** The line of a new criterion is drawn when its level has come back. */
-const UNTIL_DRAWN_MS = 250
-
-function focusLine(id: string, inside: string, after = UNTIL_DRAWN_MS) {
-  focusIn(`[data-criterion="${CSS.escape(id)}"] ${inside}`, after)
-}
-
-function focusIn(selector: string, after: number) {
-  setTimeout(() => {
-    window.document.querySelector<HTMLElement>(selector)?.focus()
-  }, after)
-}
-
-function move(at: Place, step: 1 | -1) {
-  const to = neighbour(document, at, step)
-  const id = criteriaOf(document, at.section)[at.index]?.id
-  if (to && id) {
-    emit('change', moveCriterion(document, at, to))
-    focusLine(id, '.grip')
-  }
-}
-
-function drop(to: Place, event: DragEvent) {
-  const from = placeOf(event.dataTransfer?.getData('text/plain') ?? '')
-  if (from) {
-    const shift = from.section === to.section && from.index < to.index ? 1 : 0
-    emit('change', moveCriterion(document, from, { ...to, index: to.index - shift }))
-  }
-}
-
-function act(at: Place, what: 'off' | 'remove' | 'copy' | 'not') {
-  switch (what) {
-    case 'off':
-      change(at, (one) => withKey(one, 'off', one.off ? undefined : true) as Criterion)
-      break
-    case 'remove':
-      emit('change', removed(at))
-      break
-    case 'copy': {
-      const one = criteriaOf(document, at.section)[at.index]
-      if (one) {
-        emit('change', addCriterion(document, at.section, one.test, one.id))
-      }
-      break
-    }
-    case 'not':
-      change(at, (one) => ({ ...one, test: turned(one.test) }))
-      break
-  }
-}
-
-/** With it go the columns that say what it finds. */
-function removed(at: Place): CriteriaDocument {
-  const gone = criteriaOf(document, at.section)[at.index]
-  const rest = removeCriterion(document, at)
-  return gone ? withoutColumnsOf(rest, gone.id) : rest
-}
-
-function turned(test: JsonObject): JsonObject {
-  return 'not' in test ? (test.not as JsonObject) : { not: test }
-}
 
 // What is asked of the should-have section.
 const rule = computed({
@@ -352,15 +203,6 @@ const dialogs = useTemplateRef('dialogs')
 function editTermSet(id: string | undefined, member?: JsonObject) {
   popover.value?.hide()
   dialogs.value?.openTermSet(id, member)
-}
-
-/** Exempts everybody who has such a record: a sentence to go on from. */
-function exempt(member: JsonObject, name: string, kind: string) {
-  const termSet = termSetWith(nameable.value, name, [member])
-  const test: JsonObject = { events: { kinds: [kind], terms: [termSet.id] } }
-  const id = freshId(document, slug(name) || 'exempt')
-  emit('change', addCriterion(putTermSet(document, termSet), 'EXCLUDE', test, id))
-  focusLine(id, '[data-control=WINDOW]')
 }
 
 defineExpose({ editTermSet, exempt })
@@ -398,24 +240,6 @@ function useRoster(saved: Roster, isNew: boolean) {
     emit('change', addCriterion(next, adding.value, { roster: saved.id }, saved.id))
     focusLine(id, '[data-control]')
   }
-}
-
-/** The document with what is open replaced; the document as it is where nothing is. */
-function withOpened(
-  next: CriteriaDocument,
-  how: (value: JsonObject) => JsonObject,
-): CriteriaDocument {
-  const open = opened.value
-  if (!open) {
-    return next
-  }
-  const changed = (json: JsonObject) =>
-    setAt(json, open.pointer, how(getAt(json, open.pointer) as JsonObject)) as JsonObject
-  if (open.band !== undefined) {
-    return changeBand(next, open.band, (one) => ({ ...one, when: changed(one.when) }))
-  }
-  const at = placeOf(open.id)
-  return at ? changeCriterion(next, at, (one) => ({ ...one, test: changed(one.test) })) : next
 }
 </script>
 
@@ -479,26 +303,8 @@ function withOpened(
             @act="act(one.place, $event)"
             @term-set="editTermSet($event)"
             @retype="(test, made) => retype(one.place, test, made)"
-            @label="
-              (label) =>
-                change(
-                  one.place,
-                  (criterion) => withKey(criterion, 'label', label || undefined) as Criterion,
-                  `${one.criterion.id} label`,
-                )
-            "
-            @unsure="
-              (unsure) =>
-                change(
-                  one.place,
-                  (criterion) =>
-                    withKey(
-                      criterion,
-                      'unsure',
-                      unsure === 'ask' ? undefined : unsure,
-                    ) as Criterion,
-                )
-            "
+            @label="relabel(one.place, $event)"
+            @unsure="settle(one.place, $event)"
             @dragover.prevent
             @drop.prevent.stop="drop(one.place, $event)"
           />

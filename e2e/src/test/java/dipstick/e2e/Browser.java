@@ -269,7 +269,8 @@ final class Browser implements AutoCloseable {
     List<String> violations() {
         awaitGone(".p-toast-message");
         awaitStill();
-        // Without the legacy mode a second window is opened for the sake of frames, of which the page has none; on a slow
+        // Without the legacy mode a second window is opened for the sake of frames, of which the page has none; on a
+        // slow
         // machine opening it fails at times.
         return new AxeBuilder()
                         .setLegacyMode(true)

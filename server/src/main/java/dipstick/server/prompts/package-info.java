@@ -1,5 +1,21 @@
 /** Who is told of those on a list when they are opened, ring, or come in, and what may be said to them. */
+@ApplicationModule(
+        allowedDependencies = {
+            "accounts",
+            "audit",
+            "criteria",
+            "outreach",
+            "paper",
+            "people",
+            "personal",
+            "practice",
+            "records",
+            "sharing",
+            "together",
+            "web"
+        })
 @NullMarked
 package dipstick.server.prompts;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,5 +1,19 @@
 /** Sends colleagues their lists by e-mail at a time. */
+@ApplicationModule(
+        allowedDependencies = {
+            "accounts",
+            "audit",
+            "criteria",
+            "exchange",
+            "outreach",
+            "practice",
+            "prompts",
+            "records",
+            "sharing",
+            "web"
+        })
 @NullMarked
 package dipstick.server.sending;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

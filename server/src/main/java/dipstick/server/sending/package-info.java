@@ -6,6 +6,7 @@
             "criteria",
             "exchange",
             "outreach",
+            "people",
             "practice",
             "prompts",
             "records",

@@ -107,6 +107,13 @@ class SameNumbersTest {
         assertThat(today.isEmpty() ? 0 : today.get(0).get("people").asInt())
                 .as("joined in seven days")
                 .isEqualTo(joined);
+        assertThat(rack.get("joined").asInt()).isEqualTo(joined);
+        JsonNode last = rack.get("trend").get(rack.get("trend").size() - 1);
+        assertThat(List.of(
+                        last.get("has").asInt(),
+                        last.get("eligible").asInt(),
+                        last.get("onList").asInt()))
+                .isEqualTo(List.of(rack.get("has").asInt(), rack.get("eligible").asInt(), on));
         assertThat(desk)
                 .filteredOn(row -> row.get("standing").asString().equals("CHECK"))
                 .allSatisfy(row -> assertThat(row.get("nextStep").asString()).isEqualTo("LOOK"));
@@ -207,6 +214,38 @@ class SameNumbersTest {
         assertThat(looked.at("/dials/1/value").asString()).isEqualTo("Harbour Row");
         assertThat(caller.get("/api/lists/same?dial=sites=a;;b").type()).isEqualTo("urn:dipstick:invalid-criteria");
         assertThat(only(orla.get("/api/lists").json()).get("on").asInt()).isEqualTo(on);
+    }
+
+    @Test
+    void who_works_a_list_and_what_it_is_meant_to_reach_is_told_at_the_rack() throws Exception {
+        assertThat(only(orla.get("/api/lists").json()).get("inHandOf")).isEmpty();
+        new Desks(caller, "same").does("TAKE", "p1");
+        new Desks(caller, "same").does("TAKE", "p15");
+        JsonNode mine = caller.get("/api/lists/same/desk?queue=MINE").json().get("rows");
+        assertThat(only(orla.get("/api/lists").json()).get("inHandOf").toString())
+                .isEqualTo("[{\"colleague\":\"Person tam\",\"people\":" + mine.size() + "}]");
+        new Desks(caller, "same").does("LET_GO", "p1");
+        new Desks(caller, "same").does("LET_GO", "p15");
+
+        assertThat(only(orla.get("/api/lists").json()).has("target")).isFalse();
+        assertThat(meant("0").status()).isEqualTo(422);
+        assertThat(meant("101").status()).isEqualTo(422);
+        assertThat(meant("80").status()).isEqualTo(200);
+        assertThat(only(caller.get("/api/lists").json()).get("target").asInt()).isEqualTo(80);
+        assertThat(orla.get("/api/lists/same/levels").json().get("target").asInt())
+                .isEqualTo(80);
+        // Whoever says how the list is worked and no target has it be none.
+        assertThat(meant("null").status()).isEqualTo(200);
+        assertThat(only(caller.get("/api/lists").json()).has("target")).isFalse();
+    }
+
+    private static Reply meant(String target) throws Exception {
+        JsonNode desk = orla.get("/api/lists/same/desk").json();
+        String manner = desk.get("manner").toString().replaceAll(",\"target\":\\d+", "");
+        return orla.put(
+                "/api/lists/same/desk/manner",
+                manner.substring(0, manner.length() - 1) + ",\"target\":" + target + "}",
+                "\"" + desk.get("mannerRevision").asInt() + "\"");
     }
 
     @Test

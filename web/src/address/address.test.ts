@@ -3,7 +3,7 @@ import { useVeil } from '@/veil'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, nextTick, ref } from 'vue'
 import { useRouter, type Router } from 'vue-router'
-import { useInAddress, usePageTitle } from '.'
+import { useInAddress, useNumberInAddress, usePageTitle, useShownInAddress } from '.'
 
 beforeEach(() => {
   vi.useFakeTimers({ toFake: ['setTimeout'] })
@@ -99,5 +99,53 @@ describe('the title', () => {
     useVeil().turn()
     await nextTick()
     expect(document.title).toBe('open – Lists – Dipstick')
+  })
+})
+
+describe('a dialog in the address', () => {
+  async function dialogs(at: string) {
+    const parts: { dialog?: ReturnType<typeof useShownInAddress>; router?: Router } = {}
+    const number = { of: ref<number | undefined>() }
+    const Page = defineComponent(() => {
+      parts.router = useRouter()
+      parts.dialog = useShownInAddress('readings')
+      number.of = useNumberInAddress('reading')
+      return () => h('p')
+    })
+    await shown(Page, {}, undefined, { at })
+    return { ...parts, number }
+  }
+
+  it('is open for whoever comes by it, with what it showed', async () => {
+    const { dialog, number } = await dialogs('/?shown=readings&reading=12')
+    expect(dialog?.value).toBe(true)
+    expect(number.of.value).toBe(12)
+  })
+
+  it('is said while it is open', async () => {
+    const { dialog, number, router } = await dialogs('/?pile=open')
+    expect(dialog?.value).toBe(false)
+    if (dialog) {
+      dialog.value = true
+    }
+    number.of.value = 3
+    await said()
+    expect(router?.currentRoute.value.query).toEqual({
+      pile: 'open',
+      shown: 'readings',
+      reading: '3',
+    })
+    if (dialog) {
+      dialog.value = false
+    }
+    number.of.value = undefined
+    await said()
+    expect(router?.currentRoute.value.query).toEqual({ pile: 'open' })
+  })
+
+  it('is not open by another word, and shows nothing by what is no number', async () => {
+    const { dialog, number } = await dialogs('/?shown=other&reading=1e9')
+    expect(dialog?.value).toBe(false)
+    expect(number.of.value).toBeUndefined()
   })
 })

@@ -103,3 +103,25 @@ export function useDayInAddress(name: string, usual: () => string): WritableComp
     },
   })
 }
+
+/** Whether a dialog that shows something, rather than changes it, is open: it can be sent to a colleague as it is. */
+export function useShownInAddress(dialog: string): WritableComputedRef<boolean> {
+  const word = useInAddress('shown')
+  return computed({
+    get: () => word.value === dialog,
+    set: (shown) => {
+      word.value = shown ? dialog : ''
+    },
+  })
+}
+
+/** The same of the number of something; nothing where the address names none. */
+export function useNumberInAddress(name: string): WritableComputedRef<number | undefined> {
+  const word = useInAddress(name)
+  return computed({
+    get: () => (/^\d{1,15}$/.test(word.value) ? Number(word.value) : undefined),
+    set: (number) => {
+      word.value = number === undefined ? '' : String(number)
+    },
+  })
+}

@@ -1,3 +1,3 @@
-export { useDayInAddress, useInAddress } from './inAddress'
+export { useDayInAddress, useInAddress, useNumberInAddress, useShownInAddress } from './inAddress'
 export { default as RowLink } from './RowLink.vue'
 export { usePageTitle } from './pageTitle'

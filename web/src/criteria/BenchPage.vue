@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDayInAddress, usePageTitle } from '@/address'
+import { useDayInAddress, usePageTitle, useShownInAddress } from '@/address'
 import { timeWords } from '@/days'
 import { useKeysOfPlace } from '@/keys'
 import { useSession } from '@/session'
@@ -150,7 +150,7 @@ async function publish(note: string) {
 
 // What else can be done with the set.
 const more = useTemplateRef('more')
-const versionsShown = ref(false)
+const versionsShown = useShownInAddress('versions')
 const textShown = ref(false)
 const newDraft = useKeptDraft(account, NEW)
 const moreItems = computed<MenuItem[]>(() => [

@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { useInAddress } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
 import Dialog from 'primevue/dialog'
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 
 type OnTwo = Schemas['OnTwo']
 
@@ -13,15 +14,8 @@ type OnTwo = Schemas['OnTwo']
 const visible = defineModel<boolean>('visible', { required: true })
 const { lists } = defineProps<{ lists: readonly Schemas['ListSummary'][] }>()
 
-const one = ref('')
-const other = ref('')
-
-watch(visible, (shown) => {
-  if (shown) {
-    one.value ||= lists[0]?.id ?? ''
-    other.value ||= lists[1]?.id ?? ''
-  }
-})
+const one = useInAddress('one', () => lists[0]?.id ?? '')
+const other = useInAddress('other', () => lists[1]?.id ?? '')
 
 const { data: compared, error } = useQuery({
   queryKey: computed(() => ['lists', one.value, 'beside', other.value]),

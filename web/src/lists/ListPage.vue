@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDayInAddress, usePageTitle } from '@/address'
+import { useDayInAddress, usePageTitle, useShownInAddress } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { cellWords, fieldWords, headingWords, tellsWho } from '@/fields'
@@ -30,7 +30,7 @@ const find = ref('')
 const personProblem = ref('')
 const person = shallowRef<Schemas['PersonView']>()
 const personShown = ref(false)
-const readingsShown = ref(false)
+const readingsShown = useShownInAddress('readings')
 
 /** The dials for this look alone; nothing changes for anybody else. */
 const settings = ref<Record<string, string>>({})

@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { usePageTitle } from '@/address'
+import { usePageTitle, useShownInAddress } from '@/address'
 import Button from 'primevue/button'
-import { ref } from 'vue'
 import ComparedDialog from './ComparedDialog.vue'
 import ListsRack from './ListsRack.vue'
 import { useLists } from './useLists'
 
-const comparedShown = ref(false)
+const comparedShown = useShownInAddress('compared')
 const { data } = useLists()
 usePageTitle(() => ['Lists'])
 </script>

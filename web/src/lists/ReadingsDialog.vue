@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useNumberInAddress } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import { dayWords, timeWords } from '@/days'
@@ -8,7 +9,7 @@ import { Veiled, VeiledWords } from '@/veil'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
-import { computed, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { movesOf } from './moves'
 import ReadingLevels from './ReadingLevels.vue'
 import ReadingPlan from './ReadingPlan.vue'
@@ -41,8 +42,8 @@ const queries = useQueryClient()
 const address = computed(() => `/api/lists/${encodeURIComponent(id)}`)
 const key = computed(() => ['lists', id, 'readings'])
 const { save, saving: taking, problem } = useSaving(() => id)
-const chosen = ref<number>()
-const beside = ref<number>()
+const chosen = useNumberInAddress('reading')
+const beside = useNumberInAddress('beside')
 
 const { data: readings, error } = useQuery({
   queryKey: key,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { usePageTitle } from '@/address'
+import { usePageTitle, useShownInAddress } from '@/address'
 import { sentenceOf } from '@/api/client'
 import { useSession } from '@/session'
 import { count } from '@/stick'
@@ -38,7 +38,16 @@ const found = refDebounced(find, 150)
 /** Whether those are shown too whom the set leaves out, since it shows only so many. */
 const allShown = ref(false)
 const lastIndex = ref(0)
-const shown = ref<Shown>('')
+const over = ref<Shown>('')
+const readingsShown = useShownInAddress('readings')
+/** What stands over the desk; the address says it where it is there to be read. */
+const shown = computed<Shown>({
+  get: () => (readingsShown.value ? 'readings' : over.value),
+  set: (what) => {
+    readingsShown.value = what === 'readings'
+    over.value = what === 'readings' ? '' : what
+  },
+})
 const panel = useTemplateRef('panel')
 
 const shownDesk = shallowRef<DeskView>()

@@ -1,21 +1,16 @@
 <script setup lang="ts">
 import { useDayInAddress, usePageTitle, useShownInAddress } from '@/address'
 import { timeWords } from '@/days'
-import { useKeysOfPlace } from '@/keys'
 import { useSession } from '@/session'
 import AsOfDate from '@/shell/AsOfDate.vue'
-import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import Menu from 'primevue/menu'
-import type { MenuItem } from 'primevue/menuitem'
-import { sentenceOf } from '@/api/client'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import BenchMenu from './BenchMenu.vue'
 import { DialStrip, settingsFor } from './dials'
 import { evaluable, type CriteriaDocument } from './document'
-import { downloadDocument, downloadTemplate } from './files'
 import { NEW, useKeptDraft } from './keptDraft'
 import { useLevels } from './levels'
 import PublishDialog from './PublishDialog.vue'
@@ -23,6 +18,7 @@ import { useRibbon } from './ribbon'
 import RibbonStrip from './RibbonStrip.vue'
 import Sheet from './Sheet.vue'
 import { SetTextDialog } from './typed'
+import { useBenchKeyboard } from './useBenchKeyboard'
 import { useSavedSet } from './useSavedSet'
 import VersionsDialog from './VersionsDialog.vue'
 import { useVocabulary } from './vocabulary'
@@ -149,46 +145,9 @@ async function publish(note: string) {
 }
 
 // What else can be done with the set.
-const more = useTemplateRef('more')
 const versionsShown = useShownInAddress('versions')
 const textShown = ref(false)
 const newDraft = useKeptDraft(account, NEW)
-const moreItems = computed<MenuItem[]>(() => [
-  {
-    label: 'Versions',
-    disabled: isNew.value,
-    command: () => {
-      versionsShown.value = true
-    },
-  },
-  {
-    label: 'As text',
-    command: () => {
-      textShown.value = true
-    },
-  },
-  { label: 'Make a copy', command: makeCopy },
-  { label: 'Download as a file', command: () => downloadDocument(document.value) },
-  { label: 'Download as a template', command: () => void asTemplate() },
-  {
-    label: 'Go back to what is published',
-    disabled: !state.value?.draft || state.value.version === 0,
-    command: () => void set.dropDraft(),
-  },
-  {
-    label: state.value?.retired ? 'Take back into use' : 'Retire',
-    disabled: !state.value || state.value.version === 0,
-    command: () => void set.retire(!state.value?.retired),
-  },
-])
-
-async function asTemplate() {
-  try {
-    await downloadTemplate(document.value)
-  } catch (failure) {
-    toast.add({ severity: 'warn', summary: sentenceOf(failure), life: 9000 })
-  }
-}
 
 function look(old: CriteriaDocument, version: number) {
   lookedAt.value = { document: old, version }
@@ -230,40 +189,16 @@ async function saveAsOther() {
   }
 }
 
-function onKey(event: KeyboardEvent) {
-  const typing =
-    event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement
-  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 's') {
-    event.preventDefault()
-    void save()
-  } else if ((event.ctrlKey || event.metaKey) && event.key === 'Enter' && canPublish.value) {
-    event.preventDefault()
-    openPublish()
-  } else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !typing) {
-    event.preventDefault()
-    if (event.shiftKey) {
-      history.redo()
-    } else {
-      history.undo()
+useBenchKeyboard({
+  save: () => void save(),
+  publish: () => {
+    if (canPublish.value) {
+      openPublish()
     }
-  }
-}
-
-useEventListener(window, 'keydown', onKey)
-const KEYS = [
-  { key: 'Ctrl+S', does: 'save as a draft' },
-  { key: 'Ctrl+Enter', does: 'publish' },
-  { key: 'Ctrl+Z, Ctrl+Shift+Z', does: 'undo, redo' },
-  { key: 'Alt+1, Alt+2, Alt+3', does: 'type a criterion to include, exclude, should have' },
-  { key: 'Tab, Enter', does: 'go to a word of a sentence, change it' },
-  { key: 'F2 on a sentence', does: 'type it anew' },
-  { key: 'Alt+↑, Alt+↓ on a sentence', does: 'move it up, down, also into the next section' },
-  { key: 'Alt+O on a sentence', does: 'switch it off or on' },
-  { key: 'Alt+Delete on a sentence', does: 'remove it' },
-  { key: '↑, ↓ beside an opened person', does: 'previous, next person' },
-  { key: '←, → and Page Up, Page Down on the ribbon', does: 'a day, a month earlier or later' },
-]
-useKeysOfPlace(() => ({ place: 'the bench', keys: KEYS }))
+  },
+  undo: () => history.undo(),
+  redo: () => history.redo(),
+})
 </script>
 
 <template>
@@ -294,14 +229,16 @@ useKeysOfPlace(() => ({ place: 'the bench', keys: KEYS }))
         :disabled="!history.canRedo.value"
         @click="history.redo()"
       />
-      <Button
-        text
-        icon="pi pi-ellipsis-h"
-        aria-label="What can be done with this set"
-        aria-haspopup="menu"
-        @click="more?.toggle($event)"
+      <BenchMenu
+        :document="document"
+        :state="state"
+        :is-new="isNew"
+        @versions="versionsShown = true"
+        @text="textShown = true"
+        @copy="makeCopy"
+        @drop-draft="set.dropDraft()"
+        @retire="set.retire($event)"
       />
-      <Menu ref="more" :model="moreItems" popup />
       <Button
         outlined
         label="Save"

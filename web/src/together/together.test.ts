@@ -116,6 +116,18 @@ describe('what colleagues do', () => {
     expect(asked()).toContain('/today')
   })
 
+  it('about somebody is told at the rack a little later, once', async () => {
+    const { asked } = await page()
+    Stream.last.tell('lists', [NOTED], '6')
+    await later()
+    Stream.last.tell('lists', [NOTED], '7')
+    await later()
+    expect(asked()).not.toContain('/lists')
+    await vi.advanceTimersByTimeAsync(5000)
+    await flushPromises()
+    expect(asked()).toEqual(['/lists'])
+  })
+
   it('about a list has the rack read again', async () => {
     const { asked } = await page()
     Stream.last.tell('lists', [{ ...NOTED, people: [], whole: true }], '6')

@@ -19,6 +19,9 @@ interface TouchedList {
 /** In which one's own desk is read again after one's own work, and several things that come at once are read once. */
 const TOGETHER_MS = 250
 
+/** Who has people in hand stands at the rack, where each call of a morning need not be told by itself. */
+const RACK_MS = 5000
+
 /** Has what a colleague changed read again as it happens; the stream comes back by itself when it breaks. */
 export function useTogether(): void {
   const queries = useQueryClient()
@@ -36,6 +39,17 @@ export function useTogether(): void {
     { people: Set<string>; everybody: boolean; whole: boolean; told: number }
   >()
   let today = false
+  let rack = false
+
+  function readRackLater(): void {
+    if (!rack) {
+      rack = true
+      setTimeout(() => {
+        rack = false
+        void queries.invalidateQueries({ queryKey: ['lists'], exact: true })
+      }, RACK_MS)
+    }
+  }
 
   /** What was read since an event holds what it tells. */
   function holds(query: Query, number: number): boolean {
@@ -61,6 +75,8 @@ export function useTogether(): void {
     waiting.clear()
     if (lists) {
       void queries.invalidateQueries({ queryKey: ['lists'], exact: true })
+    } else {
+      readRackLater()
     }
     if (today) {
       void queries.invalidateQueries({ queryKey: ['today'] })

@@ -1,19 +1,16 @@
 <script setup lang="ts">
-import { RowLink, useInAddress } from '@/address'
+import { useInAddress } from '@/address'
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
-import { cellWords, fieldWords, tellsWho } from '@/fields'
-import { vOneStop } from '@/keys'
 import { PersonPanel } from '@/people'
 import { count } from '@/stick'
-import { Veiled, VeiledWords } from '@/veil'
 import Button from 'primevue/button'
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import { useRoute } from 'vue-router'
 import type { Draft } from './levels'
 import { termSetsOf, type JsonObject } from './document'
 import NearList from './NearList.vue'
 import RecordMenu from './RecordMenu.vue'
+import WhoList from './WhoList.vue'
 import { HAS, nearBehind, ON_LIST, sameBehind, TO_CHECK, type Behind } from './who'
 
 /** The people behind a number, and one of them opened beside the sheet. */
@@ -30,7 +27,6 @@ const emit = defineEmits<{
   exempt: [member: JsonObject, name: string, kind: string]
 }>()
 
-const route = useRoute()
 const termSets = computed(() => termSetsOf(draft.document))
 
 type Line = Schemas['Line']
@@ -93,23 +89,6 @@ function load(from?: string): Promise<void> {
       after.value = page.after
     },
   )
-}
-
-/** What the line does not say anyway. */
-function besides(shown: readonly string[]) {
-  return show.value
-    .map(({ name, ofCriterion }, at) => ({
-      name: ofCriterion ? name : fieldWords(name),
-      telling: !ofCriterion && tellsWho(name),
-      text: cellWords(shown[at] ?? ''),
-    }))
-    .filter((cell) => cell.text !== '' && cell.name !== 'provider' && cell.name !== 'state')
-}
-
-/** How many of those that are shown have the same reason. */
-function withReason(why: string): string {
-  const shown = people.value.filter((one) => one.why === why).length
-  return after.value && people.value.at(-1)?.why === why ? `${count(shown)} or more` : count(shown)
 }
 
 async function open(id: string) {
@@ -261,45 +240,16 @@ watch(
         :of-list="!behind.criterion"
         @open="open"
       />
-      <ol v-else v-one-stop class="people">
-        <template v-for="({ person: one, why, shown }, i) in people" :key="one.id">
-          <li v-if="i === top" class="why">
-            Only the first {{ count(top) }} of {{ count(total ?? people.length) }} are shown on the
-            list; the others come after them:
-          </li>
-
-          <li v-if="why && why !== people[i - 1]?.why" class="why">
-            <VeiledWords :text="why" :telling="[one.born]" />{{ ' ' }}
-            <strong>{{ withReason(why) }}</strong>
-          </li>
-          <li>
-            <RowLink
-              class="person-row"
-              :to="{ query: { ...route.query, person: one.id } }"
-              :data-person="one.id"
-              @open="open(one.id)"
-            >
-              <span class="name"><Veiled :text="one.name" /></span>
-              <span class="quiet">{{ one.age || 'no birth date' }}</span>
-              <span class="quiet">{{ one.provider }}</span>
-              <span v-if="besides(shown).length" class="quiet besides">
-                <span v-for="cell in besides(shown)" :key="cell.name" class="cell">
-                  {{ cell.name }}
-                  <Veiled v-if="cell.telling" :text="cell.text" :what="cell.name" /><template
-                    v-else
-                    >{{ cell.text }}</template
-                  >
-                </span>
-              </span>
-            </RowLink>
-          </li>
-        </template>
-        <li v-if="after">
-          <button class="word more" @click="load(after)">
-            Show more of {{ count(total ?? people.length) }}
-          </button>
-        </li>
-      </ol>
+      <WhoList
+        v-else
+        :people
+        :show
+        :top
+        :total
+        :has-more="after !== undefined"
+        @open="open"
+        @more="load(after)"
+      />
     </template>
   </aside>
 </template>
@@ -342,42 +292,6 @@ watch(
 
 .empty {
   padding: 0 12px;
-}
-
-.people {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-  overflow: auto;
-  flex: 1;
-}
-
-.why {
-  padding: 8px 12px 2px;
-  color: var(--amber-ink);
-  border-bottom: 1px solid var(--rule);
-}
-
-.person-row {
-  grid-template-columns: 1fr 90px 130px;
-}
-
-.person-row .cell {
-  margin-right: 12px;
-}
-
-.person-row .besides {
-  grid-column: 1 / -1;
-}
-
-.person-row span {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-
-.more {
-  margin: 8px 12px;
 }
 
 /* The whole panel takes the keys; a ring around it would say nothing. */

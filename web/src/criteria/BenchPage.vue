@@ -364,7 +364,7 @@ useBenchKeyboard({
 }
 
 .left {
-  overflow: auto;
+  display: flex;
   min-height: 0;
 }
 

@@ -245,104 +245,106 @@ function useRoster(saved: Roster, isNew: boolean) {
 
 <template>
   <div class="sheet">
-    <SheetStart
-      :document="document"
-      :levels="levels"
-      @change="emit('change', $event)"
-      @who="emit('who', $event)"
-    />
-
-    <p v-for="finding in otherFindings" :key="finding.pointer" class="notice">
-      {{ finding.document }} {{ finding.pointer }} {{ finding.message }}
-    </p>
-
-    <p v-if="findings.length" class="notice" role="status">
-      The numbers are those from before the mistake that is pointed out; mend it, or undo.
-    </p>
-
-    <SheetSection
-      v-for="{ section, criteria } in sections"
-      :key="section"
-      :name="NAMES[section]"
-      :hint="criteria.length ? undefined : HINTS[section]"
-      @dragover.prevent
-      @drop.prevent="drop({ section, index: criteria.length }, $event)"
-    >
-      <template #beside>
-        <RuleInput
-          v-if="section === 'SHOULD_HAVE' && criteria.length"
-          v-model="rule"
-          label="How much of it is enough"
-        />
-      </template>
-      <template #add>
-        <Button
-          size="small"
-          text
-          icon="pi pi-plus"
-          :label="`Add to ${NAMES[section].toLowerCase()}`"
-          aria-haspopup="menu"
-          @click="openAdd(section, $event)"
-        />
-      </template>
-      <ul v-if="criteria.length">
-        <template v-for="one in criteria" :key="one.criterion.id">
-          <CriterionLine
-            v-if="one.level"
-            :criterion="one.criterion"
-            :level="one.level"
-            :before="one.before"
-            :people="levels?.people ?? 0"
-            :findings="one.findings"
-            :nameable="nameable"
-            :as-of="asOf"
-            @edit="(event, control, pointer) => edit(one.criterion.id, event, control, pointer)"
-            @remove-part="removePart(one.place, $event)"
-            @who="emit('who', $event)"
-            @move="move(one.place, $event)"
-            @act="act(one.place, $event)"
-            @term-set="editTermSet($event)"
-            @retype="(test, made) => retype(one.place, test, made)"
-            @label="relabel(one.place, $event)"
-            @unsure="settle(one.place, $event)"
-            @dragover.prevent
-            @drop.prevent.stop="drop(one.place, $event)"
-          />
-          <li v-else class="waiting">
-            <p v-for="finding in one.findings" :key="finding" class="notice">{{ finding }}</p>
-          </li>
-        </template>
-      </ul>
-      <TypedLine
-        ref="typedLines"
-        :document="nameable"
-        :as-of="asOf"
-        :label="`Type a criterion: ${NAMES[section].toLowerCase()}`"
-        :example="EXAMPLES[section]"
-        :should-have="section === 'SHOULD_HAVE'"
-        @add="(test, made, words) => addTyped(section, test, made, words)"
+    <div class="sentences">
+      <SheetStart
+        :document="document"
+        :levels="levels"
+        @change="emit('change', $event)"
+        @who="emit('who', $event)"
       />
-    </SheetSection>
 
-    <BandsSection
-      v-if="levels"
-      :document
-      :levels
-      :findings="findingsAt"
-      :nameable
-      :as-of="asOf"
-      :named="withTyped"
-      @change="(next, key) => emit('change', next, key)"
-      @who="emit('who', $event)"
-      @edit="editBand"
-    />
-    <ColumnsSection
-      v-if="levels"
-      :document
-      :levels
-      :fields="vocabulary.person"
-      @change="(next, key) => emit('change', next, key)"
-    />
+      <p v-for="finding in otherFindings" :key="finding.pointer" class="notice">
+        {{ finding.document }} {{ finding.pointer }} {{ finding.message }}
+      </p>
+
+      <p v-if="findings.length" class="notice" role="status">
+        The numbers are those from before the mistake that is pointed out; mend it, or undo.
+      </p>
+
+      <SheetSection
+        v-for="{ section, criteria } in sections"
+        :key="section"
+        :name="NAMES[section]"
+        :hint="criteria.length ? undefined : HINTS[section]"
+        @dragover.prevent
+        @drop.prevent="drop({ section, index: criteria.length }, $event)"
+      >
+        <template #beside>
+          <RuleInput
+            v-if="section === 'SHOULD_HAVE' && criteria.length"
+            v-model="rule"
+            label="How much of it is enough"
+          />
+        </template>
+        <template #add>
+          <Button
+            size="small"
+            text
+            icon="pi pi-plus"
+            :label="`Add to ${NAMES[section].toLowerCase()}`"
+            aria-haspopup="menu"
+            @click="openAdd(section, $event)"
+          />
+        </template>
+        <ul v-if="criteria.length">
+          <template v-for="one in criteria" :key="one.criterion.id">
+            <CriterionLine
+              v-if="one.level"
+              :criterion="one.criterion"
+              :level="one.level"
+              :before="one.before"
+              :people="levels?.people ?? 0"
+              :findings="one.findings"
+              :nameable="nameable"
+              :as-of="asOf"
+              @edit="(event, control, pointer) => edit(one.criterion.id, event, control, pointer)"
+              @remove-part="removePart(one.place, $event)"
+              @who="emit('who', $event)"
+              @move="move(one.place, $event)"
+              @act="act(one.place, $event)"
+              @term-set="editTermSet($event)"
+              @retype="(test, made) => retype(one.place, test, made)"
+              @label="relabel(one.place, $event)"
+              @unsure="settle(one.place, $event)"
+              @dragover.prevent
+              @drop.prevent.stop="drop(one.place, $event)"
+            />
+            <li v-else class="waiting">
+              <p v-for="finding in one.findings" :key="finding" class="notice">{{ finding }}</p>
+            </li>
+          </template>
+        </ul>
+        <TypedLine
+          ref="typedLines"
+          :document="nameable"
+          :as-of="asOf"
+          :label="`Type a criterion: ${NAMES[section].toLowerCase()}`"
+          :example="EXAMPLES[section]"
+          :should-have="section === 'SHOULD_HAVE'"
+          @add="(test, made, words) => addTyped(section, test, made, words)"
+        />
+      </SheetSection>
+
+      <BandsSection
+        v-if="levels"
+        :document
+        :levels
+        :findings="findingsAt"
+        :nameable
+        :as-of="asOf"
+        :named="withTyped"
+        @change="(next, key) => emit('change', next, key)"
+        @who="emit('who', $event)"
+        @edit="editBand"
+      />
+      <ColumnsSection
+        v-if="levels"
+        :document
+        :levels
+        :fields="vocabulary.person"
+        @change="(next, key) => emit('change', next, key)"
+      />
+    </div>
 
     <SheetResult
       v-if="levels"
@@ -376,9 +378,20 @@ function useRoster(saved: Roster, isNew: boolean) {
 </template>
 
 <style scoped>
+/* Whatever of its sentences is looked at, who is on the list stays in sight beneath them. */
 .sheet {
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
   background: var(--sheet);
   border: 1px solid var(--rule);
+}
+
+.sentences {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
 }
 
 ul {

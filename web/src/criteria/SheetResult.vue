@@ -67,11 +67,7 @@ const emit = defineEmits<{ who: [behind: Behind] }>()
 </template>
 
 <style scoped>
-/* Whatever of the sheet is looked at, who is on the list stays in sight. */
 footer {
-  position: sticky;
-  bottom: 0;
-  z-index: 2;
   display: grid;
   grid-template-columns: var(--stick) 1fr;
   gap: 10px;

@@ -226,6 +226,7 @@ async function open(row: Row) {
       v-model:visible="personShown"
       modal
       :show-header="false"
+      v-bind="{ 'aria-label': 'Why somebody is on the list', 'aria-labelledby': null }"
       :style="{ width: '560px' }"
       content-class="person-dialog"
     >

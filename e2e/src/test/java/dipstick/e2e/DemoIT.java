@@ -66,6 +66,25 @@ class DemoIT {
         browser.awaitText("main", "Hearing check due");
         assertThat(browser.violations()).isEmpty();
         picture("today");
+        walk();
+    }
+
+    /** From place to place; on the bench, who is on the list stays in sight beneath it. */
+    private static void walk() {
+        browser.click("Take a walk in five steps");
+        browser.awaitText(".walk", "1 of 5");
+        browser.click("Next step");
+        browser.awaitText(".sheet footer", "on the list");
+        assertThat(browser.run(
+                        "return document.querySelector('.sheet footer').getBoundingClientRect().bottom <= innerHeight"))
+                .isEqualTo(true);
+        assertThat(browser.violations()).isEmpty();
+        for (int step = 3; step <= 5; step++) {
+            browser.click("Next step");
+            browser.awaitText(".walk", step + " of 5");
+        }
+        browser.click("That was it");
+        browser.awaitGone(".walk");
     }
 
     @Test
@@ -80,6 +99,11 @@ class DemoIT {
                 .hasSize(6)
                 .allSatisfy(count -> assertThat(Integer.parseInt(count)).isBetween(5, 1000));
         assertThat(browser.violations()).isEmpty();
+        browser.click("Help");
+        browser.awaitText(".p-dialog", "How to read Lists");
+        assertThat(browser.violations()).isEmpty();
+        browser.press(Keys.ESCAPE);
+        browser.awaitGone(".p-dialog");
     }
 
     @Test

@@ -103,7 +103,7 @@ function put(over: Schemas['SetSummary'] | undefined) {
       >.
     </p>
     <template v-if="termSets.length">
-      <h3>Term sets</h3>
+      <h2>Term sets</h2>
       <ul>
         <li v-for="words in termSets" :key="words">{{ words }}.</li>
       </ul>
@@ -125,7 +125,7 @@ function put(over: Schemas['SetSummary'] | undefined) {
 </template>
 
 <style scoped>
-h3 {
+h2 {
   margin: 8px 0 0;
   font-size: 1em;
 }

@@ -35,7 +35,7 @@ function showKeys() {
   >
     <template v-if="how">
       <p v-for="words in how.words" :key="words">{{ words }}</p>
-      <h3>What its numbers and signs say</h3>
+      <h2>What its numbers and signs say</h2>
       <dl>
         <template v-for="name in how.meanings" :key="name">
           <dt>{{ MEANINGS[name].name }}</dt>
@@ -51,7 +51,7 @@ function showKeys() {
 </template>
 
 <style scoped>
-h3 {
+h2 {
   margin: 10px 0 4px;
   font-size: 1em;
 }

@@ -41,7 +41,7 @@ function press(event: KeyboardEvent, one: PlaceKey) {
 <template>
   <Dialog v-model:visible="keys.shown" modal header="Keys" :style="{ width: '520px' }">
     <section v-for="group in groups" :key="group.name">
-      <h3>{{ group.name }}</h3>
+      <h2>{{ group.name }}</h2>
       <dl>
         <template v-for="one in group.keys" :key="one.does">
           <dt>
@@ -78,7 +78,7 @@ function press(event: KeyboardEvent, one: PlaceKey) {
 </template>
 
 <style scoped>
-h3 {
+h2 {
   margin: 10px 0 4px;
   font-size: 1em;
 }

@@ -177,7 +177,7 @@ function differs(one: Schemas['Moved']): string {
           Nobody’s place was another one than at that reading.
         </p>
         <template v-for="move in moves" :key="move.name">
-          <h3>{{ move.name }}: {{ count(move.people.length) }}</h3>
+          <h2>{{ move.name }}: {{ count(move.people.length) }}</h2>
           <ul>
             <li v-for="one in move.people" :key="one.person.id">
               <Drop :outcome="OUTCOMES[one.nowIs]" />
@@ -196,7 +196,7 @@ function differs(one: Schemas['Moved']): string {
           </ul>
         </template>
         <template v-if="excused.length">
-          <h3>Excused since: {{ count(excused.length) }}</h3>
+          <h2>Excused since: {{ count(excused.length) }}</h2>
           <ul>
             <li v-for="one in excused" :key="one.person.id">
               <Drop :outcome="OUTCOMES[one.nowIs]" />
@@ -275,7 +275,7 @@ summary {
   margin-top: 8px;
 }
 
-h3 {
+h2 {
   margin: 6px 0 0;
   font-size: 1em;
 }

@@ -95,7 +95,7 @@ async function save() {
   >
     <form @submit.prevent="save">
       <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
-      <h3>Contact plan</h3>
+      <h2>Contact plan</h2>
       <ol>
         <li v-for="(step, i) in draft.plan.steps" :key="i">
           <DayCount v-model="step.afterDays" :aria-label="`Days before step ${String(i + 1)}`" />
@@ -136,7 +136,7 @@ async function save() {
         days.
       </p>
 
-      <h3>What it is called to the people on it</h3>
+      <h2>What it is called to the people on it</h2>
       <p>
         <InputText
           v-model="draft.called"
@@ -150,7 +150,7 @@ async function save() {
         >
       </p>
 
-      <h3>How many should have it</h3>
+      <h2>How many should have it</h2>
       <p>
         <InputNumber
           v-model="target"
@@ -164,7 +164,7 @@ async function save() {
         <span class="quiet"> of the eligible; a notch on the stick of the list</span>
       </p>
 
-      <h3>Held back, with the reason</h3>
+      <h2>Held back, with the reason</h2>
       <p>
         Who has an appointment within
         <DayCount
@@ -191,7 +191,7 @@ async function save() {
         >
       </p>
 
-      <h3>Parts, for several callers</h3>
+      <h2>Parts, for several callers</h2>
       <div v-for="(one, i) in draft.parts" :key="i" class="part">
         <InputText
           v-model="one.name"
@@ -253,12 +253,12 @@ async function save() {
   width: 280px;
 }
 
-h3 {
+h2 {
   margin: 10px 0 4px;
   font-size: 1em;
 }
 
-h3 .quiet {
+h2 .quiet {
   font-weight: 400;
 }
 

@@ -199,7 +199,7 @@ async function sendMe(what: What) {
         </p>
       </form>
     </template>
-    <h3>Send me this now</h3>
+    <h2>Send me this now</h2>
     <p class="when">
       <Button
         v-for="one in whats"
@@ -223,7 +223,7 @@ p {
   margin: 5px 0;
 }
 
-h3 {
+h2 {
   margin: 12px 0 4px;
   font-size: 1em;
 }

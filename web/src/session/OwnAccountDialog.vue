@@ -81,7 +81,7 @@ function browserWords(browser: string): string {
     <div class="sides">
       <section aria-label="Password">
         <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
-        <h3>Signed in</h3>
+        <h2>Signed in</h2>
         <p v-if="!sessions" class="quiet" role="status">Looking where …</p>
         <ul v-else class="lines sessions">
           <li v-for="one in sessions" :key="one.id">
@@ -97,7 +97,7 @@ function browserWords(browser: string): string {
           You sign in with {{ session.current?.service?.label }}, which keeps your password and asks
           for a second factor.
         </p>
-        <h3 v-if="!session.signedIn?.vouchedFor">Another password</h3>
+        <h2 v-if="!session.signedIn?.vouchedFor">Another password</h2>
         <form v-if="!session.signedIn?.vouchedFor" class="form" @submit.prevent="change">
           <label for="own-current">The one now</label>
           <InputText

@@ -45,7 +45,7 @@ async function readAgain() {
 
 <template>
   <section aria-label="Passkeys">
-    <h3>Passkeys</h3>
+    <h2>Passkeys</h2>
     <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
     <p v-if="!passkeys && !error" class="quiet" role="status">Looking which there are …</p>
     <ul v-else-if="passkeys?.length" class="lines">

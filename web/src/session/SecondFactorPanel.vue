@@ -84,7 +84,7 @@ function readAgain() {
 
 <template>
   <section aria-label="Second factor">
-    <h3>A code besides the password</h3>
+    <h2>A code besides the password</h2>
     <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
     <template v-if="recoveryCodes.length">
       <p>

@@ -58,7 +58,7 @@ function words(scopes: readonly Scope[]): string {
 
 <template>
   <section aria-label="Tokens for programs">
-    <h3>Tokens for programs</h3>
+    <h2>Tokens for programs</h2>
     <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
     <p v-if="made" class="notice calm" role="status">
       Copy it into the program now; it is not shown again: <code>{{ made }}</code>

@@ -252,7 +252,7 @@ function takeShared() {
       </label>
       <div class="found">
         <section v-for="part in parts" :key="part.label" :aria-label="part.label">
-          <h3 v-if="part.title">{{ part.title }}</h3>
+          <h2 v-if="part.title">{{ part.title }}</h2>
           <p v-if="part.terms.length === 0" class="quiet">
             Nothing in the records holds “{{ typed }}”. It can be added all the same.
           </p>
@@ -270,7 +270,7 @@ function takeShared() {
       </div>
       <div class="members">
         <section aria-label="Members of the term set">
-          <h3>Belong</h3>
+          <h2>Belong</h2>
           <p v-if="members.length === 0" class="quiet">
             Tick what means the same, or add what you typed.
           </p>
@@ -298,7 +298,7 @@ function takeShared() {
           </button>
         </div>
         <section v-if="leftOut.length" aria-label="Left out of the term set">
-          <h3>Left out on purpose</h3>
+          <h2>Left out on purpose</h2>
           <div v-for="member in leftOut" :key="wordsOf(member)" class="member quiet">
             <span>{{ wordsOf(member) }}</span>
             <Button
@@ -377,7 +377,7 @@ function takeShared() {
   grid-column: 1 / -1;
 }
 
-h3 {
+h2 {
   margin: 4px 0 2px;
   font-size: 1em;
 }

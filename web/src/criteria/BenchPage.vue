@@ -75,7 +75,9 @@ const draft = computed(() => ({
   settings: settingsFor(document.value, settings.value),
 }))
 
-const { levels, before, findings, problem: levelsProblem } = useLevels(draft, onBench)
+/** What stands there until the set has come is none of its levels before. */
+const subject = computed(() => `${String(onBench.value)} ${String(loaded.value)}`)
+const { levels, before, findings, problem: levelsProblem } = useLevels(draft, subject)
 const { data: vocabulary } = useVocabulary()
 const { data: ribbon } = useRibbon(draft, onBench)
 

@@ -75,6 +75,8 @@ class DemoIT {
         browser.awaitText(".walk", "1 of 5");
         browser.click("Next step");
         browser.awaitText(".sheet footer", "on the list");
+        // Nothing was changed, so there is nothing that it was before.
+        assertThat(browser.text(".sheet footer")).doesNotContain("was");
         assertThat(browser.run(
                         "return document.querySelector('.sheet footer').getBoundingClientRect().bottom <= innerHeight"))
                 .isEqualTo(true);

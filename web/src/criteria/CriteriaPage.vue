@@ -48,16 +48,15 @@ async function retire(set: Schemas['SetSummary'], retired: boolean) {
 
 const { data: lists } = useLists()
 
-/** The list of a set; nothing while it is not known, or where there is none that can be told. */
-function listOf(set: Schemas['SetSummary']): Schemas['ListSummary'] | undefined {
-  return lists.value?.find((list) => list.id === set.id && !list.problem)
-}
-
-function noList(set: Schemas['SetSummary']): string {
-  const problem = lists.value?.find((list) => list.id === set.id)?.problem
-  const none = set.version === 0 || set.retired ? 'no list' : ''
-  return problem ?? (lists.value ? none : '…')
-}
+/** Each set with its list; without one while that is not known, or where there is none that can be told. */
+const rows = computed(() =>
+  sets.value.map((set) => {
+    const list = lists.value?.find((one) => one.id === set.id)
+    const none = set.version === 0 || set.retired ? 'no list' : ''
+    const noList = list?.problem ?? (lists.value ? none : '…')
+    return { set, list: list?.problem ? undefined : list, noList }
+  }),
+)
 
 function addressOf(set: Schemas['SetSummary']): string {
   return `/api/criteria/${encodeURIComponent(set.id)}`
@@ -188,25 +187,23 @@ function share(set: Schemas['SetSummary']) {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="set in sets" :key="set.id">
+        <tr v-for="{ set, list, noList } in rows" :key="set.id">
           <td class="what">
             <RouterLink :to="`/criteria/${encodeURIComponent(set.id)}`">{{ set.name }}</RouterLink>
             <div class="quiet">{{ set.purpose }}</div>
           </td>
-          <template v-if="listOf(set)">
+          <template v-if="list">
             <td class="number">
               <RouterLink :to="`/lists/${encodeURIComponent(set.id)}`">{{
-                count(listOf(set)?.on ?? 0)
+                count(list.on)
               }}</RouterLink>
             </td>
-            <td class="number">{{ count(listOf(set)?.toCheck ?? 0) }}</td>
+            <td class="number">{{ count(list.toCheck) }}</td>
             <td>
-              <template v-if="listOf(set)?.shouldHave">{{
-                percent(listOf(set)?.has ?? 0, listOf(set)?.eligible ?? 0)
-              }}</template>
+              <template v-if="list.shouldHave">{{ percent(list.has, list.eligible) }}</template>
             </td>
           </template>
-          <td v-else colspan="3" class="quiet">{{ noList(set) }}</td>
+          <td v-else colspan="3" class="quiet">{{ noList }}</td>
           <td class="quiet">
             {{ standing(set) }}
             <strong v-if="hasKeptDraft(account, set.id)">changes not saved</strong>

@@ -205,8 +205,8 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
         </button>
         <button
           v-if="shown.unsure"
-          class="word unsure"
-          :title="meaningOf('toCheck')"
+          class="word"
+          :title="meaningOf('mayBeLeft')"
           @click="whoLeft('MAYBE_LEFT')"
         >
           {{ count(shown.unsure) }} can’t tell

@@ -37,6 +37,7 @@ const PLACES: readonly (HowToRead & { readonly at: (path: string) => boolean })[
     ],
     meanings: [
       'level',
+      'mayBeLeft',
       'fell',
       'lackIt',
       'was',

@@ -83,6 +83,10 @@ export const MEANINGS = {
     words:
       'How many people are left after a criterion. What is hatched may be left: the records do not say. The stick is on a root scale, so that a few of thousands can be seen.',
   },
+  mayBeLeft: {
+    name: 'Can’t tell, at a criterion',
+    words: 'Who may be left after it: the records do not say.',
+  },
   fell: { name: 'Fell', words: 'Who was left before a criterion, and is not after it.' },
   lackIt: {
     name: 'Lack it',

@@ -3,8 +3,10 @@ import { usePageTitle } from '@/address'
 import { Drop } from '@/people'
 import { Stick } from '@/stick'
 import Button from 'primevue/button'
-import Checkbox from 'primevue/checkbox'
+import DatePicker from 'primevue/datepicker'
+import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
 import { ref } from 'vue'
 import { RouterLink } from 'vue-router'
 
@@ -16,6 +18,10 @@ usePageTitle(() => ['Controls'])
 
 const typed = ref('')
 const chosen = ref('')
+const among = ref<string>()
+const number = ref(14)
+const day = ref<Date>()
+const AMONG = ['Hearing checks', 'Dental checks', 'Foot checks']
 const isOn = ref(true)
 
 const STATES = [
@@ -29,6 +35,11 @@ const STATES = [
     state: 'nothing found',
     words: 'Nobody here matches “Marl”.',
     means: 'plain; repeats what was asked',
+  },
+  {
+    state: 'behind',
+    words: 'What came at 10:42 is kept, but not counted yet.',
+    means: 'what was known stays, and says as of when',
   },
   {
     state: 'no right',
@@ -89,21 +100,56 @@ const STATES = [
         </tr>
         <tr>
           <td>
+            <InputNumber v-model="number" size="small" show-buttons :min="1" aria-label="Days" />
+          </td>
+          <td>A number, with its unit after it in words.</td>
+        </tr>
+        <tr>
+          <td>
+            <DatePicker
+              v-model="day"
+              date-format="d M yy"
+              size="small"
+              show-icon
+              icon-display="input"
+              aria-label="Day"
+            />
+          </td>
+          <td>A day: typed, or taken from a calendar whose days have their whole names.</td>
+        </tr>
+        <tr>
+          <td>
             <select v-model="chosen" class="plain" aria-label="Band">
               <option value="">every band</option>
               <option>Never checked</option>
             </select>
           </td>
           <td>
-            One of up to some twenty. The browser's own, since telephones and screen readers know
-            it; the library's only within a sentence at the bench.
+            One of up to some twenty, in a form or above what it narrows. The browser's own, since
+            telephones and screen readers know it.
           </td>
         </tr>
         <tr>
           <td>
-            <label><Checkbox v-model="isOn" binary /> one call settles all lists</label>
+            <Select
+              v-model="among"
+              :options="AMONG"
+              filter
+              size="small"
+              placeholder="gather in …"
+              aria-label="Gather in"
+            />
           </td>
-          <td>Yes or no, in force at once or with its form.</td>
+          <td>
+            One of many, with a line to find in; one within a sentence at the bench; one that does
+            something as soon as it is chosen, since arrows choose in the browser's own.
+          </td>
+        </tr>
+        <tr>
+          <td>
+            <label><input v-model="isOn" type="checkbox" /> one call settles all lists</label>
+          </td>
+          <td>Yes or no, in force with its form. The browser's own.</td>
         </tr>
       </tbody>
     </table>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { VEIL_KEY } from '@/veil'
 import Button from 'primevue/button'
-import Checkbox from 'primevue/checkbox'
 import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
 import { useKeys, type PlaceKey } from './keys'
@@ -71,7 +70,7 @@ function press(event: KeyboardEvent, one: PlaceKey) {
     </p>
     <p role="status" class="told">{{ told }}</p>
     <label class="single">
-      <Checkbox v-model="keys.single" binary />
+      <input v-model="keys.single" type="checkbox" />
       Letters, digits and signs work as keys
     </label>
   </Dialog>

@@ -9,7 +9,6 @@ import Dialog from 'primevue/dialog'
 import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
 import MultiSelect from 'primevue/multiselect'
-import Select from 'primevue/select'
 import { computed, watch } from 'vue'
 import DayCount from './DayCount.vue'
 import { STEPS } from './words'
@@ -100,14 +99,9 @@ async function save() {
         <li v-for="(step, i) in draft.plan.steps" :key="i">
           <DayCount v-model="step.afterDays" :aria-label="`Days before step ${String(i + 1)}`" />
           days after {{ i === 0 ? 'joining' : 'that' }}:
-          <Select
-            v-model="step.step"
-            :options="[...STEPS]"
-            option-label="name"
-            option-value="step"
-            size="small"
-            :aria-label="`Step ${String(i + 1)}`"
-          />
+          <select v-model="step.step" class="plain" :aria-label="`Step ${String(i + 1)}`">
+            <option v-for="one in STEPS" :key="one.step" :value="one.step">{{ one.name }}</option>
+          </select>
           <button
             v-if="draft.plan.steps.length > 1"
             type="button"

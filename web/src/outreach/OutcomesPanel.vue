@@ -5,7 +5,6 @@ import { useTyping } from '@/api/typing'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import { EFFECTS } from './words'
 
@@ -82,14 +81,15 @@ async function save() {
             :aria-label="`Name of outcome ${String(i + 1)}`"
           />
           means
-          <Select
+          <select
             v-model="outcome.effect"
-            :options="[...EFFECTS]"
-            option-label="name"
-            option-value="effect"
-            size="small"
+            class="plain"
             :aria-label="`What outcome ${String(i + 1)} means`"
-          />
+          >
+            <option v-for="one in EFFECTS" :key="one.effect" :value="one.effect">
+              {{ one.name }}
+            </option>
+          </select>
           <button
             v-if="i > 0"
             type="button"

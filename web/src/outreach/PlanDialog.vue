@@ -3,7 +3,6 @@ import { fromIso, toIso } from '@/days'
 import Button from 'primevue/button'
 import DatePicker from 'primevue/datepicker'
 import Dialog from 'primevue/dialog'
-import Select from 'primevue/select'
 import { ref, watch } from 'vue'
 import { STEPS, type Step } from './words'
 
@@ -45,14 +44,9 @@ function save() {
   <Dialog v-model:visible="visible" modal header="What comes next" :style="{ width: '420px' }">
     <form class="form" @submit.prevent="save">
       <label for="next-step">What</label>
-      <Select
-        v-model="step"
-        label-id="next-step"
-        aria-label="What"
-        :options="[...STEPS]"
-        option-label="name"
-        option-value="step"
-      />
+      <select id="next-step" v-model="step">
+        <option v-for="one in STEPS" :key="one.step" :value="one.step">{{ one.name }}</option>
+      </select>
       <label for="next-day">When</label>
       <DatePicker
         :model-value="fromIso(day)"

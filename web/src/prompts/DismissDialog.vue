@@ -4,7 +4,6 @@ import { useSession } from '@/session'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
 
 /** Why, and for how long, nobody is to be told of somebody on a list; they stay on it. */
@@ -66,14 +65,9 @@ function save() {
         </span>
       </span>
       <label for="dismiss-while">For</label>
-      <Select
-        v-model="days"
-        label-id="dismiss-while"
-        aria-label="For how long"
-        :options="[...WHILES]"
-        option-label="name"
-        option-value="days"
-      />
+      <select id="dismiss-while" v-model="days">
+        <option v-for="one in WHILES" :key="one.days" :value="one.days">{{ one.name }}</option>
+      </select>
       <span></span>
       <span class="buttons">
         <Button type="submit" label="Do not mention it" :disabled="reason.trim() === ''" />

@@ -2,7 +2,6 @@
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { count } from '@/stick'
 import Button from 'primevue/button'
-import Checkbox from 'primevue/checkbox'
 import Dialog from 'primevue/dialog'
 import { onMounted, ref, shallowRef } from 'vue'
 
@@ -63,7 +62,8 @@ async function takeBack() {
           {{ look.people.slice(0, 8).join(', ') }}{{ look.people.length > 8 ? ' …' : '' }}.
         </p>
         <label class="all">
-          <Checkbox v-model="everything" binary /> Take these back too, and what changed them since
+          <input v-model="everything" type="checkbox" /> Take these back too, and what changed them
+          since
         </label>
       </template>
     </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
+import { computed } from 'vue'
 import type { KeyPair, Side } from './sidebyside'
 
 /** A column of the one list, and the one of the other that means the same. */
@@ -13,29 +13,26 @@ const { here, there, pair, between, what } = defineProps<{
   what: string
 }>()
 const emit = defineEmits<{ change: [pair: KeyPair]; without: [] }>()
+
+const ofHere = computed({
+  get: () => pair.here,
+  set: (column) => emit('change', { here: column, there: pair.there }),
+})
+const ofThere = computed({
+  get: () => pair.there,
+  set: (column) => emit('change', { here: pair.here, there: column }),
+})
 </script>
 
 <template>
   <div class="pair">
-    <Select
-      :model-value="pair.here"
-      :options="here.columns"
-      option-label="name"
-      option-value="name"
-      size="small"
-      :aria-label="`${what} of ${here.name}`"
-      @update:model-value="emit('change', { here: $event as string, there: pair.there })"
-    />
+    <select v-model="ofHere" class="plain" :aria-label="`${what} of ${here.name}`">
+      <option v-for="one in here.columns" :key="one.name">{{ one.name }}</option>
+    </select>
     <span aria-hidden="true">{{ between }}</span>
-    <Select
-      :model-value="pair.there"
-      :options="there.columns"
-      option-label="name"
-      option-value="name"
-      size="small"
-      :aria-label="`${what} of ${there.name}`"
-      @update:model-value="emit('change', { here: pair.here, there: $event as string })"
-    />
+    <select v-model="ofThere" class="plain" :aria-label="`${what} of ${there.name}`">
+      <option v-for="one in there.columns" :key="one.name">{{ one.name }}</option>
+    </select>
     <slot />
     <button
       type="button"

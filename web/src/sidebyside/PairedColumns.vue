@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import Select from 'primevue/select'
 import ColumnPair from './ColumnPair.vue'
 import { SPLITS, type ComparedPair, type KeyPair, type Side } from './sidebyside'
 
@@ -53,16 +52,14 @@ function changeCompared(at: number, part: Partial<ComparedPair>) {
         @change="changeCompared(at, $event)"
         @without="compared = compared.filter((_, place) => place !== at)"
       >
-        <Select
-          :model-value="pair.split"
-          :options="SPLITS"
-          option-label="words"
-          option-value="split"
-          placeholder="as it is"
-          size="small"
+        <select
+          class="plain"
+          :value="pair.split"
           :aria-label="`How ${pair.here} is held beside ${pair.there}`"
-          @update:model-value="changeCompared(at, { split: $event as string })"
-        />
+          @change="changeCompared(at, { split: ($event.target as HTMLSelectElement).value })"
+        >
+          <option v-for="one in SPLITS" :key="one.split" :value="one.split">{{ one.words }}</option>
+        </select>
       </ColumnPair>
       <p v-if="compared.length === 0" class="quiet">Nothing: whoever is in both says the same.</p>
       <Button

@@ -4,7 +4,6 @@ import type { Schemas } from '@/api/client'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { withKey, type Json } from '../document'
 import { settingOf, valueOf, type Dial } from './dials'
@@ -34,12 +33,7 @@ watch(
 )
 
 const isText = computed(() => dial.type === 'text' || dial.type === 'texts')
-const fieldOptions = computed(() => [
-  { name: undefined, label: 'no field' },
-  ...fields
-    .filter((one) => one.values.length > 0)
-    .map((one) => ({ name: one.name, label: fieldWords(one.name) })),
-])
+const toOfferFrom = computed(() => fields.filter((one) => one.values.length > 0))
 
 const written = computed(() => valueOf('texts', choices.value) as string[])
 const problem = computed(() => {
@@ -93,15 +87,13 @@ function fix() {
         />
       </label>
       <div v-if="isText">
-        <span id="dial-from">Offers what is on record in</span>
-        <Select
-          v-model="from"
-          :options="fieldOptions"
-          option-label="label"
-          option-value="name"
-          placeholder="no field"
-          aria-labelledby="dial-from"
-        />
+        <label for="dial-from">Offers what is on record in</label>
+        <select id="dial-from" v-model="from" class="plain">
+          <option :value="undefined">no field</option>
+          <option v-for="one in toOfferFrom" :key="one.name" :value="one.name">
+            {{ fieldWords(one.name) }}
+          </option>
+        </select>
       </div>
       <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
       <div class="end">

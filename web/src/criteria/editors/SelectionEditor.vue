@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
 import Button from 'primevue/button'
-import Checkbox from 'primevue/checkbox'
 import MultiSelect from 'primevue/multiselect'
 import { computed } from 'vue'
 import { withKey, type JsonObject, type TermSet } from '../document'
@@ -78,12 +77,15 @@ function setList(key: string, list: JsonObject[] | string[]) {
       <Button size="small" text label="New term set…" @click="emit('editTermSet', undefined)" />
     </div>
     <span>Only active</span>
-    <Checkbox
-      :model-value="selection.active === true"
-      binary
-      :pt="{ input: { 'aria-label': 'Only active: begun, not ended, not resolved' } }"
-      @update:model-value="selection = withKey(selection, 'active', $event ? true : undefined)"
-    />
+    <label
+      ><input
+        type="checkbox"
+        :checked="selection.active === true"
+        aria-label="Only active: begun, not ended, not resolved"
+        @change="
+          selection = withKey(selection, 'active', selection.active === true ? undefined : true)
+        "
+    /></label>
     <span>Whose</span>
     <FieldTestsInput
       :model-value="where"

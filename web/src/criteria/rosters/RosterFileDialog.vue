@@ -12,7 +12,6 @@ import DatePicker from 'primevue/datepicker'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import MultiSelect from 'primevue/multiselect'
-import Select from 'primevue/select'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { addressOf, firstKey, ofKey, onlyIn, rosterOf, ROSTERS, type SharedRoster } from './shared'
 
@@ -45,13 +44,9 @@ const telling = useNewest()
 const fields = computed(() =>
   (read.value?.fields ?? []).map((field) => ({ field, label: fieldWords(field) })),
 )
-const untilChoices = computed(() => {
-  const columns = [read.value?.until ?? '', ...(read.value?.days ?? [])].filter(Boolean)
-  return [
-    { column: '', label: 'no column' },
-    ...columns.map((one) => ({ column: one, label: one })),
-  ]
-})
+const untilChoices = computed(() =>
+  [read.value?.until ?? '', ...(read.value?.days ?? [])].filter(Boolean),
+)
 const made = computed(() => read.value && ofKey(read.value, key.value))
 const change = computed(() => ({
   name: name.value.trim(),
@@ -190,17 +185,17 @@ async function save() {
               @update:model-value="until = $event instanceof Date ? toIso($event) : ''"
             />
           </div>
-          <div v-if="!roster && untilChoices.length > 1">
-            <span id="roster-file-until">Each row until the day in</span>
-            <Select
-              :model-value="untilColumn ?? read.until"
-              :options="untilChoices"
-              option-label="label"
-              option-value="column"
-              placeholder="no column"
-              aria-labelledby="roster-file-until"
-              @update:model-value="untilColumn = $event as string"
-            />
+          <div v-if="!roster && untilChoices.length > 0">
+            <label for="roster-file-until">Each row until the day in</label>
+            <select
+              id="roster-file-until"
+              class="plain"
+              :value="untilColumn ?? read.until"
+              @change="untilColumn = ($event.target as HTMLSelectElement).value"
+            >
+              <option value="">no column</option>
+              <option v-for="one in untilChoices" :key="one">{{ one }}</option>
+            </select>
           </div>
         </div>
         <OpenDates v-if="read.openDates" @chosen="dates = $event" />

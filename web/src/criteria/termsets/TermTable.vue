@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { dayWords } from '@/days'
 import { count } from '@/stick'
-import Checkbox from 'primevue/checkbox'
 import { memberOf, wordsOf, type Term } from './members'
 
 /** Terms of the records, with where they are recorded; each can be ticked, or left out on purpose. */
@@ -39,12 +38,12 @@ function days(term: Term): string {
       <tr v-for="term in terms" :key="keyOf(term)" :class="{ out: isLeftOut(term) }">
         <td>
           <label>
-            <Checkbox
-              :model-value="isIn(term)"
+            <input
+              type="checkbox"
+              :checked="isIn(term)"
               :disabled="isIn(term) && !isTicked(term)"
-              binary
               :aria-label="wordsOf(memberOf(term))"
-              @update:model-value="emit('tick', term)"
+              @change="emit('tick', term)"
             />
             <span
               >{{ wordsOf(memberOf(term))

@@ -39,6 +39,7 @@ export default defineConfig({
     environment: 'jsdom',
     isolate: false,
     include: ['src/**/*.test.ts'],
+    setupFiles: ['src/testing/noWarnings.ts'],
     testTimeout: 60_000,
   },
 })

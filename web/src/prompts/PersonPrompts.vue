@@ -62,7 +62,7 @@ function save(reason: string, until: string) {
         one.list
       }}</RouterLink>
       <span class="quiet">{{ dueWords(one) }}</span>
-      <VeiledWords :text="one.why" :telling="telling" class="quiet" />
+      <span class="quiet"><VeiledWords :text="one.why" :telling="telling" /></span>
       <button class="word" @click="asked = one">Not for a while…</button>
     </li>
   </ul>

@@ -1,8 +1,8 @@
 package dipstick.server.demo;
 
-import dipstick.server.outreach.Desk;
+import dipstick.server.outreach.desk.Desk;
 import dipstick.server.outreach.Listed;
-import dipstick.server.outreach.LoggedAttempts;
+import dipstick.server.outreach.work.LoggedAttempts;
 import dipstick.server.practice.Today;
 import dipstick.server.readings.ReadMember;
 import dipstick.server.readings.Readings;

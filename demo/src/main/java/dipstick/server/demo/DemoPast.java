@@ -1,6 +1,6 @@
 package dipstick.server.demo;
 
-import dipstick.server.outreach.ListsAtWork;
+import dipstick.server.outreach.desk.ListsAtWork;
 import dipstick.server.readings.Readings;
 import dipstick.server.records.Views;
 import java.time.Duration;

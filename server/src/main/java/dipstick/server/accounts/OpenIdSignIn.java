@@ -11,6 +11,8 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -27,6 +29,7 @@ import org.springframework.security.oauth2.client.oidc.userinfo.OidcUserService;
 import org.springframework.security.oauth2.client.userinfo.DefaultOAuth2UserService;
 import org.springframework.security.oauth2.client.userinfo.OAuth2UserService;
 import org.springframework.security.oauth2.client.web.OAuth2AuthorizationRequestRedirectFilter;
+import org.springframework.security.oauth2.core.OAuth2AuthenticationException;
 import org.springframework.security.oauth2.core.http.converter.OAuth2AccessTokenResponseHttpMessageConverter;
 import org.springframework.security.oauth2.core.oidc.user.OidcUser;
 import org.springframework.stereotype.Component;
@@ -44,6 +47,8 @@ class OpenIdSignIn {
 
     /** No thread of ours waits longer for a service that does not answer. */
     private static final Duration LONGEST_WAIT = Duration.ofSeconds(10);
+
+    private static final Pattern PLAIN_CODE = Pattern.compile("[a-z_]{1,60}");
 
     private final OpenIdSettings settings;
     private final OpenIdService service;
@@ -141,9 +146,11 @@ class OpenIdSignIn {
             throws IOException {
         OpenIdRefused.Why why = why(failure);
         String word = why.name().toLowerCase(Locale.ROOT).replace('_', '-');
-        audit.recordOnce("nobody", Act.SIGN_IN_REFUSED, "by OpenID Connect: " + word, SignInAnswers.REFUSED_AGAIN);
+        String said = code(failure).map(code -> " (" + code + ")").orElse("");
+        audit.recordOnce(
+                "nobody", Act.SIGN_IN_REFUSED, "by OpenID Connect: " + word + said, SignInAnswers.REFUSED_AGAIN);
         if (why == OpenIdRefused.Why.AWAY || why == OpenIdRefused.Why.NOT_VOUCHED_FOR) {
-            LOG.warn("Signing in by OpenID Connect failed: {}", causes(failure));
+            LOG.warn("Signing in by OpenID Connect failed{}: {}", said, causes(failure));
         }
         response.sendRedirect("/?refused=" + word);
     }
@@ -155,6 +162,15 @@ class OpenIdSignIn {
         boolean isAway = chain(failure)
                 .anyMatch(cause -> cause instanceof OpenIdService.Away || cause instanceof ResourceAccessException);
         return isAway ? OpenIdRefused.Why.AWAY : OpenIdRefused.Why.NOT_VOUCHED_FOR;
+    }
+
+    /** The code of what went wrong (RFC 6749, section 5.2, and the filters' own); one that is no plain word is not repeated. */
+    private static Optional<String> code(AuthenticationException failure) {
+        return chain(failure)
+                .filter(OAuth2AuthenticationException.class::isInstance)
+                .map(cause -> ((OAuth2AuthenticationException) cause).getError().getErrorCode())
+                .filter(code -> PLAIN_CODE.matcher(code).matches())
+                .findFirst();
     }
 
     /** What went wrong by its kind alone: its words may have come from the browser. */

@@ -8,7 +8,7 @@ import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.comparing.Moved.Place;
 import dipstick.server.criteria.CriteriaSets;
-import dipstick.server.outreach.Excusals;
+import dipstick.server.outreach.excused.Excusals;
 import dipstick.server.people.PersonLine;
 import dipstick.server.readings.ReadChange;
 import dipstick.server.readings.ReadMember;

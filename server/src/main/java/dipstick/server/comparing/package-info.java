@@ -4,7 +4,7 @@
             "accounts",
             "audit",
             "criteria",
-            "outreach",
+            "outreach :: excused",
             "people",
             "readings",
             "records",

@@ -6,7 +6,7 @@ import dipstick.server.accounts.Colleague;
 import dipstick.server.accounts.SignedOutEverywhere;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
-import dipstick.server.outreach.FollowUps;
+import dipstick.server.outreach.day.FollowUps;
 import dipstick.server.web.Problems;
 import java.net.URI;
 import java.security.SecureRandom;

@@ -2,7 +2,7 @@ package dipstick.server.levels;
 
 import dipstick.core.population.Population;
 import dipstick.core.text.NormalText;
-import dipstick.server.outreach.Tallies;
+import dipstick.server.outreach.day.Tallies;
 import dipstick.server.people.PersonLine;
 import dipstick.server.readings.ReadPart;
 import java.time.temporal.ChronoUnit;

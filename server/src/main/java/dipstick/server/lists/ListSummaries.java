@@ -15,7 +15,7 @@ import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.lists.ListSummary.BandPart;
 import dipstick.server.lists.ListSummary.LevelPoint;
-import dipstick.server.outreach.ListsAtWork;
+import dipstick.server.outreach.desk.ListsAtWork;
 import dipstick.server.readings.ListCriteria;
 import dipstick.server.readings.Readings;
 import dipstick.server.readings.TakenReading;

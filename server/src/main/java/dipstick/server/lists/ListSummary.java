@@ -1,6 +1,6 @@
 package dipstick.server.lists;
 
-import dipstick.server.outreach.ListsAtWork;
+import dipstick.server.outreach.desk.ListsAtWork;
 import dipstick.server.readings.DialSetting;
 import dipstick.server.readings.LevelAt;
 import java.util.List;

@@ -5,6 +5,7 @@
             "audit",
             "criteria",
             "outreach",
+            "outreach :: desk",
             "people",
             "practice",
             "readings",

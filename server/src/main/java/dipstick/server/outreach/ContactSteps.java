@@ -1,5 +1,7 @@
 package dipstick.server.outreach;
 
+import dipstick.server.outreach.entries.Manners;
+import dipstick.server.outreach.plan.Step;
 import org.springframework.stereotype.Service;
 
 /** What the contact plan of a list says of what is written to people. */

@@ -1,8 +1,18 @@
 package dipstick.server.outreach;
 
+import static dipstick.server.outreach.plan.Standing.ON;
+
 import dipstick.core.population.Population;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.outreach.entries.ActMapper;
+import dipstick.server.outreach.entries.Entry;
+import dipstick.server.outreach.entries.EntryMapper;
+import dipstick.server.outreach.entries.Manners;
+import dipstick.server.outreach.excused.Excusal;
+import dipstick.server.outreach.excused.ExcusalMapper;
+import dipstick.server.outreach.plan.HeldBack;
+import dipstick.server.outreach.seen.SeenPeople;
 import dipstick.server.people.PersonLine;
 import dipstick.server.practice.Today;
 import java.time.Instant;
@@ -72,7 +82,7 @@ public class ListedNow {
                 .map(Excusal::person)
                 .collect(Collectors.toSet());
         List<Entry> mine = entries.ofSet(set).stream()
-                .filter(entry -> entry.isOpen() && entry.standing() == Entry.Standing.ON)
+                .filter(entry -> entry.isOpen() && entry.standing() == ON)
                 .filter(entry -> seen.maySee(who, entry.person()))
                 .toList();
         List<OnList> people = mine.stream()

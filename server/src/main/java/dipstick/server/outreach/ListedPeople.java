@@ -3,6 +3,8 @@ package dipstick.server.outreach;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.accounts.Role;
+import dipstick.server.outreach.entries.EntryMapper;
+import dipstick.server.outreach.seen.SeenPeople;
 import dipstick.server.web.Problems;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;

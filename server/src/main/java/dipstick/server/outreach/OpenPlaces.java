@@ -5,6 +5,16 @@ import dipstick.core.population.Population;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.SavedSet;
+import dipstick.server.outreach.entries.ActMapper;
+import dipstick.server.outreach.entries.Entry;
+import dipstick.server.outreach.entries.EntryMapper;
+import dipstick.server.outreach.entries.Hand;
+import dipstick.server.outreach.entries.Manners;
+import dipstick.server.outreach.excused.Excusal;
+import dipstick.server.outreach.excused.ExcusalMapper;
+import dipstick.server.outreach.plan.HeldBack;
+import dipstick.server.outreach.plan.Standing;
+import dipstick.server.outreach.seen.SeenPeople;
 import dipstick.server.practice.Today;
 import java.time.LocalDate;
 import java.util.List;
@@ -130,7 +140,7 @@ public class OpenPlaces {
             return new OpenPlace(
                     entry.setId(),
                     list.publishedName(),
-                    entry.standing() != Entry.Standing.ON || now != Outcome.YES,
+                    entry.standing() != Standing.ON || now != Outcome.YES,
                     entry.dueOn(),
                     entry.joinedOn(),
                     reasons.why(list, id),

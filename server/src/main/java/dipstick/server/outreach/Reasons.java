@@ -13,7 +13,7 @@ import org.springframework.stereotype.Component;
 
 /** Why somebody is on a list, by the records of now. */
 @Component
-class Reasons {
+public class Reasons {
     private final ListCriteria criteria;
     private final Evaluators evaluators;
 
@@ -38,7 +38,7 @@ class Reasons {
     }
 
     /** The sentence that decides it; empty where the set does not fit the records any more. */
-    String why(SavedSet set, String person) {
+    public String why(SavedSet set, String person) {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
         OptionalInt number = evaluator.population().find(person);
         return number.isEmpty()

@@ -5,6 +5,8 @@
             "audit",
             "criteria",
             "outreach",
+            "outreach :: attempts",
+            "outreach :: entries",
             "paper",
             "people",
             "personal",

@@ -101,9 +101,19 @@ class OpenIdTest {
 
     private static Visitor in(String name) throws Exception {
         Visitor visitor = server.visitor();
-        assertThat(comes(server, visitor, name)).hasToString(server.address() + "/");
+        URI there = comes(server, visitor, name);
+        assertThat(there).as(() -> refusals()).hasToString(server.address() + "/");
         visitor.get("/api/session");
         return visitor;
+    }
+
+    /** Why nobody gets in, as whoever keeps the server reads it. */
+    private static String refusals() {
+        try {
+            return administrator.get("/api/audit?act=SIGN_IN_REFUSED").text();
+        } catch (Exception failure) {
+            throw new AssertionError(failure);
+        }
     }
 
     private static JsonNode signedIn(Visitor visitor) throws Exception {
@@ -242,6 +252,7 @@ class OpenIdTest {
             assertThat(server.visitor().follow(wrong).uri())
                     .hasToString(server.address() + "/?refused=not-vouched-for");
         }
+        assertThat(refusals()).contains("not-vouched-for (authorization_request_not_found)");
         // Asked anew since, the first one is forgotten; a code of the service's that is none gets nobody in.
         assertThat(finn.follow(answer).uri()).hasToString(server.address() + "/?refused=not-vouched-for");
         assertThat(comes(server, finn, "finn")).hasToString(server.address() + "/");

@@ -9,7 +9,7 @@ import tools.jackson.databind.JsonNode;
 /** What somebody does at the desk of a list. */
 public record Desks(Visitor visitor, String list) {
     /** How a list is worked, as JSON. */
-    static String manner(int reachedDays, String parts) {
+    public static String manner(int reachedDays, String parts) {
         return "{\"plan\":{\"steps\":[{\"step\":\"CALL\",\"afterDays\":0}],\"afterReached\":14,\"afterBooked\":7},"
                 + "\"hold\":{\"appointmentDays\":60,\"reachedDays\":" + reachedDays
                 + ",\"doNotContact\":true,\"noWay\":true},\"parts\":[" + parts + "],\"called\":\"\"}";

@@ -6,6 +6,7 @@ import dipstick.server.People;
 import dipstick.server.RunningServer.Reply;
 import dipstick.server.RunningServer.Visitor;
 import dipstick.server.accounts.Role;
+import dipstick.server.outreach.excused.Excusal;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;

@@ -3,7 +3,7 @@ import { usePageTitle, useShownInAddress } from '@/address'
 import { sentenceOf } from '@/api/client'
 import { useSession } from '@/session'
 import { count } from '@/stick'
-import { refDebounced, until } from '@vueuse/core'
+import { refDebounced } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, nextTick, ref, shallowRef, toRef, useTemplateRef, watch } from 'vue'
 import { SET_ORDER, USUAL_VIEW, type ColumnId } from './columns'
@@ -14,12 +14,13 @@ import DeskQueues from './DeskQueues.vue'
 import DeskTable from './DeskTable.vue'
 import MarkedBar from './MarkedBar.vue'
 import PersonInHand from './PersonInHand.vue'
-import { QUEUES, type DeskRow } from './queues'
+import { QUEUES } from './queues'
 import { useDesk } from './useDesk'
 import { useDeskActs } from './useDeskActs'
 import { useDeskAddress } from './useDeskAddress'
 import { useDeskKeyboard } from './useDeskKeyboard'
 import { useDeskPages, type Asked, type DeskView, type Marked } from './useDeskPages'
+import { useDeskSteps } from './useDeskSteps'
 import { useMarks } from './useMarks'
 import { useViews } from './useViews'
 
@@ -37,7 +38,6 @@ const find = ref('')
 const found = refDebounced(find, 150)
 /** Whether those are shown too whom the set leaves out, since it shows only so many. */
 const allShown = ref(false)
-const lastIndex = ref(0)
 const over = ref<Shown>('')
 const readingsShown = useShownInAddress('readings')
 /** What stands over the desk; the address says it where it is there to be read. */
@@ -76,8 +76,7 @@ const pages = useDeskPages(
   current,
   computed(() => !isPending.value),
 )
-const { desk, answered, queues, error, rows, places, row, isNobody, inSight, rowAt, withAll } =
-  pages
+const { desk, answered, queues, error, rows, places, row, inSight, withAll } = pages
 watch(desk, (now) => (shownDesk.value = now), { immediate: true })
 usePageTitle(
   () => [desk.value?.name, 'Lists'],
@@ -105,74 +104,18 @@ const { marked, markedIds, targets, mark, markAll } = marks
 const acts = useDeskActs({ desk: atDesk, pages, marks, current, outcomes, mayWork })
 const { note, everywhere } = acts
 
-/** Whether whoever is open goes on being so only if they are in the pile that is turned to. */
-let turning = false
-watch([queue, chosenPart, band], () => {
-  marks.clear()
-  turning = true
+const { open, step, openFound, takeNext } = useDeskSteps({
+  pages,
+  current,
+  narrowedBy: [queue, chosenPart, band],
+  find,
+  found,
+  take: acts.take,
+  warn,
+  told,
 })
 
-watch(
-  [rows, isNobody],
-  () => {
-    const at = places.value.get(current.value)
-    const first = rows.value.get(0)
-    if (first && (isNobody.value || (turning && at === undefined))) {
-      current.value = first.person.id
-    }
-    if (answered.value) {
-      turning = false
-    }
-    if (at !== undefined) {
-      lastIndex.value = at
-    }
-  },
-  { immediate: true },
-)
-
-function open(one: DeskRow | undefined) {
-  if (one) {
-    current.value = one.person.id
-    void nextTick(() =>
-      document.querySelector<HTMLElement>(`.name[aria-current]`)?.focus({ preventScroll: true }),
-    )
-  }
-}
-
-async function step(by: 1 | -1) {
-  const index = places.value.get(current.value)
-  try {
-    open(await rowAt(index === undefined ? lastIndex.value : index + by))
-  } catch (failure) {
-    warn(sentenceOf(failure))
-  }
-}
-
-/** Goes to whoever is found, once what was typed is looked for. */
-async function openFound() {
-  await until(() => found.value === find.value && answered.value !== undefined).toBe(true)
-  await step(1)
-}
-
-/** Takes whoever is open, if they are free; else goes on to the next who is free or mine. */
-async function takeNext() {
-  const from = places.value.get(current.value) ?? lastIndex.value
-  let next: DeskRow | undefined
-  try {
-    next = await pages.nextToTake(from)
-  } catch (failure) {
-    warn(sentenceOf(failure))
-    return
-  }
-  if (next) {
-    open(next)
-    if (!next.inHand) {
-      await acts.take(next)
-    }
-  } else {
-    told.value = 'Nobody more in this queue is free and to be tried today.'
-  }
-}
+watch([queue, chosenPart, band], () => marks.clear())
 
 async function markCurrent() {
   if (!places.value.has(current.value)) {

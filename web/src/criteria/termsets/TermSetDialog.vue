@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { send, sendJson, type Schemas } from '@/api/client'
+import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { useSaving } from '@/api/saving'
-import { dayOfInstant, dayWords, timeWords } from '@/days'
+import { dayOfInstant, dayWords } from '@/days'
 import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
@@ -11,11 +11,13 @@ import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 import { firstFree, slug, type JsonObject, type TermSet } from '../document'
-import { isSame, means, wordsOf, type Term } from './members'
+import { isSame, means, type Term } from './members'
 import { copyOf, says, sharedQuery } from './shared'
+import TermMembers from './TermMembers.vue'
 import TermSetVersions from './TermSetVersions.vue'
 import TermTable from './TermTable.vue'
 import { useMembers } from './useMembers'
+import { useTermsToTake } from './useTermsToTake'
 
 /** Gathers the codes, wordings and keywords that mean one thing, from those that occur in the records. */
 const visible = defineModel<boolean>('visible', { required: true })
@@ -52,20 +54,22 @@ const holds = computed(() =>
 const name = ref('')
 const find = ref('')
 const { members, leftOut, isIn, isTicked, isLeftOut, add, tick, leave } = useMembers()
-const terms = ref<Term[]>([])
-const finding = useNewest()
+const {
+  found,
+  parts,
+  problem: notFound,
+} = useTermsToTake(visible, find, holds, (term) => isIn(term) || isLeftOut(term))
 const telling = useNewest()
 const opened = ref(0)
 const { save, say, saving, conflict, problem: refused } = useSaving(opened)
-const problem = computed(() => refused.value || finding.problem.value || telling.problem.value)
-const wanted = refDebounced(find, 150)
+const problem = computed(() => refused.value || notFound.value || telling.problem.value)
 
 watch(visible, (shown) => {
   if (shown) {
     name.value = termSet?.name ?? ''
     opened.value += 1
     find.value = ''
-    terms.value = []
+    found.value = []
     say('')
     members.value = [...(termSet?.members ?? [])]
     leftOut.value = [...((shared.value?.leftOut ?? []) as JsonObject[])]
@@ -73,61 +77,6 @@ watch(visible, (shown) => {
       add(extra)
     }
   }
-})
-
-watch(
-  [visible, wanted],
-  ([shown, words]) => {
-    if (shown) {
-      void finding.ask(
-        (signal) =>
-          send<Term[]>(`/api/records/terms?find=${encodeURIComponent(words)}`, { signal }),
-        (found) => {
-          terms.value = found
-        },
-      )
-    }
-  },
-  { immediate: true },
-)
-
-const { data: offered } = useQuery({
-  queryKey: computed(() => ['termSets', termSet?.id, 'offered', holds.value?.version]),
-  queryFn: () =>
-    send<Schemas['Offered']>(`/api/term-sets/${encodeURIComponent(termSet?.id ?? '')}/offered`),
-  enabled: computed(() => visible.value && holds.value !== undefined),
-})
-
-/** What looks like it belongs, and was neither taken nor left out. */
-const mayBelong = computed(() =>
-  holds.value ? (offered.value?.terms ?? []).filter((one) => !isIn(one) && !isLeftOut(one)) : [],
-)
-const sinceDay = computed(() => (offered.value ? dayOfInstant(offered.value.since) : ''))
-const newSince = computed(
-  () => mayBelong.value.filter((one) => (one.first ?? '') > sinceDay.value).length,
-)
-
-/** What is offered, where anything is, and what was found. */
-const parts = computed(() => {
-  const all = mayBelong.value.length
-  const since = newSince.value && offered.value ? timeWords(offered.value.since) : ''
-  const found = {
-    label: 'Terms in the records',
-    title: all ? 'In the records' : '',
-    terms: terms.value,
-  }
-  return all
-    ? [
-        {
-          label: 'May belong to it',
-          title: `${String(all)} ${all === 1 ? 'wording' : 'wordings'} may belong here${
-            since ? `, ${String(newSince.value)} new since ${since}` : ''
-          }`,
-          terms: mayBelong.value,
-        },
-        found,
-      ]
-    : [found]
 })
 
 /** In which other term sets a term is. */
@@ -268,50 +217,13 @@ function takeShared() {
           />
         </section>
       </div>
-      <div class="members">
-        <section aria-label="Members of the term set">
-          <h2>Belong</h2>
-          <p v-if="members.length === 0" class="quiet">
-            Tick what means the same, or add what you typed.
-          </p>
-          <div v-for="member in members" :key="wordsOf(member)" class="member">
-            <span>{{ wordsOf(member) }}</span>
-            <Button
-              size="small"
-              text
-              severity="secondary"
-              icon="pi pi-times"
-              :aria-label="`Remove ${wordsOf(member)}`"
-              @click="members = members.filter((one) => one !== member)"
-            />
-          </div>
-        </section>
-        <div v-if="typed" class="add">
-          <button type="button" class="word" @click="add({ text: typed, match: 'startsWith' })">
-            Add wording starting with “{{ typed }}”
-          </button>
-          <button type="button" class="word" @click="add({ text: typed, match: 'contains' })">
-            Add wording containing “{{ typed }}”
-          </button>
-          <button type="button" class="word" @click="add({ code: typed })">
-            Add code “{{ typed }}” of any system
-          </button>
-        </div>
-        <section v-if="leftOut.length" aria-label="Left out of the term set">
-          <h2>Left out on purpose</h2>
-          <div v-for="member in leftOut" :key="wordsOf(member)" class="member quiet">
-            <span>{{ wordsOf(member) }}</span>
-            <Button
-              size="small"
-              text
-              severity="secondary"
-              icon="pi pi-times"
-              :aria-label="`Do not leave out ${wordsOf(member)}`"
-              @click="leftOut = leftOut.filter((one) => one !== member)"
-            />
-          </div>
-        </section>
-      </div>
+      <TermMembers
+        v-model:members="members"
+        v-model:left-out="leftOut"
+        class="members"
+        :typed="typed"
+        @add="add"
+      />
       <section v-if="holds" class="wide effects" aria-label="What changing it does" role="status">
         <p class="quiet">
           Changed by {{ holds.changedBy }}, {{ dayWords(dayOfInstant(holds.changedAt)) }}. Shared by
@@ -388,21 +300,6 @@ h2 {
   overflow: auto;
   border: 1px solid var(--rule);
   padding: 2px 8px;
-}
-
-.member {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-}
-
-.add {
-  display: grid;
-  gap: 4px;
-  justify-items: start;
-  border-top: 1px solid var(--rule);
-  margin-top: 6px;
-  padding: 6px 0;
 }
 
 .effects p,

@@ -104,4 +104,57 @@ class TermsTest {
         assertThat(Terms.resembling(EVENTS, set, List.of(new Member.Text("hearing aid check", Match.IS))))
                 .isEmpty();
     }
+
+    @Test
+    void codes_and_wordings_that_no_term_set_means_are_told_with_how_many_there_are() {
+        TermSet hearing = new TermSet(
+                "hc",
+                "hearing check",
+                List.of(new Member.Code(Optional.of("local"), "hc1"), new Member.Text("hearing", Match.STARTS_WITH)));
+        Terms.Outside outside = Terms.outside(EVENTS, List.of(hearing));
+        assertThat(outside.total()).isEqualTo(3);
+        assertThat(outside.first())
+                .extracting(one -> one.term().sort() + " " + one.term().term() + " " + one.records())
+                .containsExactly("TEXT Clinic letter 2", "CODE HC1 1", "CODE KF1 1");
+        assertThat(Terms.outside(EVENTS, List.of()).total()).isEqualTo(6);
+    }
+
+    @Test
+    void a_term_is_the_member_of_a_term_set_that_means_just_it() {
+        assertThat(new Term(Term.Sort.CODE, "HC1", "local").member())
+                .hasToString("{\"code\":\"HC1\",\"system\":\"local\"}");
+        assertThat(new Term(Term.Sort.CODE, "HC1", "").member()).hasToString("{\"code\":\"HC1\"}");
+        assertThat(new Term(Term.Sort.TEXT, "Clinic letter", "").member()).hasToString("{\"text\":\"Clinic letter\"}");
+        assertThat(new Term(Term.Sort.KEYWORD, "ear", "").member()).hasToString("{\"keyword\":\"ear\"}");
+    }
+
+    @Test
+    void what_was_only_planned_or_tried_has_not_happened() {
+        Events events = Records.of("id\np1\n", """
+                person_id,kind,text
+                p1,appointment,Hearing check
+                p1,Contact,Hearing check
+                p1,appointment,Ear check
+                p1,visit,Ear check
+                """).events();
+        assertThat(Terms.find(events, "check"))
+                .extracting(one -> one.says() + " " + one.happened())
+                .containsExactlyInAnyOrder("Hearing check false", "Ear check true");
+    }
+
+    @Test
+    void words_of_two_letters_and_words_with_figures_tell_nothing_of_what_is_meant() {
+        KnownWordings known = new KnownWordings();
+        known.add(new Member.Text("hearing aid of type B2 no 1234567", Match.IS));
+        assertThat(known.resembles(new Term(Term.Sort.TEXT, "Hearing aid", ""))).isTrue();
+        assertThat(known.resembles(new Term(Term.Sort.TEXT, "of no B2 1234567", "")))
+                .isFalse();
+        // Two words of four in both, which is half; two of five are less.
+        assertThat(known.resembles(new Term(Term.Sort.TEXT, "Hearing aid broken", "")))
+                .isTrue();
+        assertThat(known.resembles(new Term(Term.Sort.TEXT, "Hearing aid broken today", "")))
+                .isFalse();
+        known.add(new Member.Keyword("audiogram"));
+        assertThat(known.resembles(new Term(Term.Sort.TEXT, "Audiogram", ""))).isTrue();
+    }
 }

@@ -44,4 +44,29 @@ class AgeDistanceTest {
         }
         assertThat(sure).isGreaterThan(TRIES / 10);
     }
+
+    @Test
+    void the_days_on_the_line_are_neither_surely_inside_nor_surely_outside() {
+        AgeSpan.Distance distance = new AgeSpan.Distance(10, 20, 30, 40);
+        assertThat(distance.isSurelyOutside(0, 9)).isTrue();
+        assertThat(distance.isSurelyOutside(0, 10)).isFalse();
+        assertThat(distance.isSurelyOutside(40, 99)).isFalse();
+        assertThat(distance.isSurelyOutside(41, 99)).isTrue();
+        assertThat(distance.isSurelyInside(20, 30)).isTrue();
+        assertThat(distance.isSurelyInside(19, 30)).isFalse();
+        assertThat(distance.isSurelyInside(20, 31)).isFalse();
+    }
+
+    @Test
+    void an_age_that_nobody_reaches_is_outside_at_any_distance_and_one_up_to_it_has_no_end() {
+        AgeSpan never = new AgeSpan(OptionalInt.of(4_000_000), OptionalInt.empty(), AgeUnit.DAYS);
+        assertThat(never.distance().isSurelyOutside(0, Long.MAX_VALUE - 1)).isTrue();
+        assertThat(never.distance().isSurelyInside(3_999_999, 4_000_001)).isFalse();
+        AgeSpan always = new AgeSpan(OptionalInt.empty(), OptionalInt.of(4_000_000), AgeUnit.DAYS);
+        assertThat(always.distance().isSurelyInside(0, 5_000_000)).isTrue();
+        assertThat(always.daysOf(7)).isEqualTo(new DateRange(7, DateRange.OPEN_LAST));
+        assertThat(always.birthsOn(7)).isEqualTo(new DateRange(DateRange.OPEN_FIRST, 7));
+        AgeSpan last = new AgeSpan(OptionalInt.of(3_999_999), OptionalInt.of(3_999_999), AgeUnit.DAYS);
+        assertThat(last.daysOf(0)).isEqualTo(new DateRange(3_999_999, 3_999_999));
+    }
 }

@@ -40,6 +40,37 @@ class CalendarPeriodTest {
         assertThat(period(period).after(day)).isEqualTo(after);
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "P9999Y, false",
+        "P9999Y1M, true",
+        "P119988M, false",
+        "P119989M, true",
+        "P3659634D, false",
+        "P3659635D, true",
+        "P522805W, true",
+        "' P10000Y ', true",
+        "P999999999Y, true",
+        "P9999999999Y, true",
+        "P6M, false",
+        "six months, false"
+    })
+    void a_period_is_too_long_where_no_four_figures_write_its_years(String written, boolean tooLong) {
+        assertThat(CalendarPeriod.isTooLong(written)).isEqualTo(tooLong);
+        assertThat(CalendarPeriod.parse(written).isEmpty()).isEqualTo(tooLong || written.contains(" months"));
+    }
+
+    @Test
+    void counts_days_as_the_calendar_does() {
+        LocalDate day = LocalDate.of(2026, 8, 31);
+        CalendarPeriod halfAYear = period("P6M1D");
+        assertThat(halfAYear.before((int) day.toEpochDay()))
+                .isEqualTo((int) halfAYear.before(day).toEpochDay())
+                .isEqualTo((int) LocalDate.of(2026, 2, 27).toEpochDay());
+        assertThat(halfAYear.after((int) day.toEpochDay()))
+                .isEqualTo((int) LocalDate.of(2027, 3, 1).toEpochDay());
+    }
+
     @Test
     void lapses_on_the_first_day_whose_lookback_no_longer_holds_the_day() {
         for (String written : new String[] {"P6M", "P12M", "P1M1D", "P3W", "P2Y", "P0D"}) {

@@ -50,4 +50,20 @@ class PartialDateTest {
     void is_no_full_day_where_it_is_partial_or_has_a_time(String written) {
         assertThat(PartialDate.parseDay(written)).isEmpty();
     }
+
+    @ParameterizedTest
+    @CsvSource({
+        "2026-01-01, 2026-12-31, 2026",
+        "0987-01-01, 0987-12-31, 0987",
+        "2026-02-01, 2026-02-28, 2026-02",
+        "2024-02-01, 2024-02-28, 2024-02-01",
+        "2026-01-01, 2026-01-31, 2026-01",
+        "2026-01-01, 2026-12-30, 2026-01-01",
+        "2026-01-02, 2027-01-01, 2026-01-02",
+        "2026-03-05, 2026-03-31, 2026-03-05",
+        "2026-05-17, 2026-05-17, 2026-05-17"
+    })
+    void is_written_as_short_as_it_was(LocalDate first, LocalDate last, String written) {
+        assertThat(PartialDate.written(DateRange.between(first, last))).isEqualTo(written);
+    }
 }

@@ -1,7 +1,7 @@
 package dipstick.server.demo;
 
-import dipstick.server.outreach.desk.Desk;
 import dipstick.server.outreach.Listed;
+import dipstick.server.outreach.desk.Desk;
 import dipstick.server.outreach.work.LoggedAttempts;
 import dipstick.server.practice.Today;
 import dipstick.server.readings.ReadMember;

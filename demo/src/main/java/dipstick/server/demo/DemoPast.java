@@ -2,6 +2,7 @@ package dipstick.server.demo;
 
 import dipstick.server.outreach.desk.ListsAtWork;
 import dipstick.server.readings.Readings;
+import dipstick.server.readings.TakingReadings;
 import dipstick.server.records.Views;
 import java.time.Duration;
 import java.util.Map;
@@ -30,14 +31,22 @@ class DemoPast implements SmartLifecycle {
 
     private final DemoClock clock;
     private final Readings readings;
+    private final TakingReadings taking;
     private final DemoCalls calls;
     private final ListsAtWork lists;
     private final Views views;
     private boolean started;
 
-    DemoPast(DemoClock clock, Readings readings, DemoCalls calls, ListsAtWork lists, Views views) {
+    DemoPast(
+            DemoClock clock,
+            Readings readings,
+            TakingReadings taking,
+            DemoCalls calls,
+            ListsAtWork lists,
+            Views views) {
         this.clock = clock;
         this.readings = readings;
+        this.taking = taking;
         this.calls = calls;
         this.lists = lists;
         this.views = views;
@@ -49,7 +58,7 @@ class DemoPast implements SmartLifecycle {
             for (int weeks = WEEKS; weeks > 0; weeks--) {
                 int ago = weeks;
                 clock.earlier(Duration.ofDays(7L * ago), () -> {
-                    readings.takeEvery();
+                    taking.takeEvery();
                     if (ago > LAST_WEEK_OF_CALLS) {
                         calls.ofWeek(ago);
                     }
@@ -59,7 +68,7 @@ class DemoPast implements SmartLifecycle {
             // What was made ready last was so in the past; this makes it ready now.
             views.show();
             views.remake();
-            readings.takeEvery();
+            taking.takeEvery();
         }
         started = true;
     }

@@ -5,6 +5,7 @@ import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.records.RecordFields;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.DemoAccounts;
+import dipstick.server.criteria.CriteriaChanges;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.exchange.Letterheads;
@@ -65,6 +66,7 @@ class DemoStart implements SmartLifecycle {
     private final Accounts accounts;
     private final RecordsSeed records;
     private final CriteriaSets sets;
+    private final CriteriaChanges changes;
     private final Sharing sharing;
     private final Prompts prompts;
     private final Letters letters;
@@ -77,6 +79,7 @@ class DemoStart implements SmartLifecycle {
             Accounts accounts,
             RecordsSeed records,
             CriteriaSets sets,
+            CriteriaChanges changes,
             Sharing sharing,
             Prompts prompts,
             Letters letters,
@@ -86,6 +89,7 @@ class DemoStart implements SmartLifecycle {
         this.accounts = accounts;
         this.records = records;
         this.sets = sets;
+        this.changes = changes;
         this.sharing = sharing;
         this.prompts = prompts;
         this.letters = letters;
@@ -157,9 +161,9 @@ class DemoStart implements SmartLifecycle {
         }
         String text = new ClassPathResource("demo/" + id + ".json").getContentAsString(StandardCharsets.UTF_8);
         CriteriaSource source = CriteriaSource.parse(id, text);
-        SavedSet draft =
-                sets.saveDraft(id, source.json().path("name").asString(), source.json(), Optional.empty(), COORDINATOR);
-        sets.publish(
+        SavedSet draft = changes.saveDraft(
+                id, source.json().path("name").asString(), source.json(), Optional.empty(), COORDINATOR);
+        changes.publish(
                 id, draft.revision(), "", COORDINATOR, RecordFields.withCustom(DemoPractice.CUSTOM_FIELDS, List.of()));
         sharing.everybodys(id, Right.WORK);
     }

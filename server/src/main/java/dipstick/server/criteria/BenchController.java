@@ -32,13 +32,13 @@ import tools.jackson.databind.JsonNode;
 @RestController
 @RequestMapping("/api/bench")
 class BenchController {
-    private final CriteriaSets sets;
+    private final CriteriaDocuments documents;
     private final Evaluators evaluators;
     private final PeopleReader people;
     private final AuditLog audit;
 
-    BenchController(CriteriaSets sets, Evaluators evaluators, PeopleReader people, AuditLog audit) {
-        this.sets = sets;
+    BenchController(CriteriaDocuments documents, Evaluators evaluators, PeopleReader people, AuditLog audit) {
+        this.documents = documents;
         this.evaluators = evaluators;
         this.people = people;
         this.audit = audit;
@@ -80,7 +80,8 @@ class BenchController {
                     evaluator,
                     reading,
                     draft.document(),
-                    sets.vocabularyHere(draft.document(), evaluator.population())
+                    documents
+                            .vocabularyHere(draft.document(), evaluator.population())
                             .sharedNames());
         } catch (InvalidCriteria invalid) {
             List<Finding> findings = new ArrayList<>();
@@ -137,7 +138,7 @@ class BenchController {
     }
 
     private CriteriaSet read(Draft draft, Evaluator evaluator) throws InvalidCriteria {
-        return sets.readHere(
+        return documents.readHere(
                 draft.document(), draft.settings(), evaluator.population().fields());
     }
 

@@ -16,11 +16,20 @@ import tools.jackson.databind.JsonNode;
 @Component
 public class CopiesChanged {
     private final CriteriaSets sets;
+    private final CriteriaDocuments documents;
+    private final CriteriaChanges changes;
     private final Evaluators evaluators;
     private final Sharing sharing;
 
-    CopiesChanged(CriteriaSets sets, Evaluators evaluators, Sharing sharing) {
+    CopiesChanged(
+            CriteriaSets sets,
+            CriteriaDocuments documents,
+            CriteriaChanges changes,
+            Evaluators evaluators,
+            Sharing sharing) {
         this.sets = sets;
+        this.documents = documents;
+        this.changes = changes;
         this.evaluators = evaluators;
         this.sharing = sharing;
     }
@@ -45,8 +54,8 @@ public class CopiesChanged {
         for (SavedSet set : holders(copies)) {
             JsonNode document = set.isPublished() ? set.json() : set.latest();
             boolean shared = sharing.here(set.id()).includes(Right.VIEW);
-            Optional<Reading> before = sets.readingOf(document, evaluator);
-            Optional<Reading> after = sets.readingOf(copies.replaced(document, by), evaluator);
+            Optional<Reading> before = documents.readingOf(document, evaluator);
+            Optional<Reading> after = documents.readingOf(copies.replaced(document, by), evaluator);
             effects.add(new Effect(
                     shared ? set.id() : "",
                     shared ? set.name() : "a set that is not shared with you",
@@ -69,9 +78,9 @@ public class CopiesChanged {
      * version.
      */
     @Transactional(propagation = Propagation.MANDATORY)
-    public List<CriteriaSets.Rewritten> replace(Copies copies, JsonNode by, String note, String who) {
+    public List<CriteriaChanges.Rewritten> replace(Copies copies, JsonNode by, String note, String who) {
         return holders(copies).stream()
-                .flatMap(set -> sets.rewrite(set, document -> copies.replaced(document, by), note, who).stream())
+                .flatMap(set -> changes.rewrite(set, document -> copies.replaced(document, by), note, who).stream())
                 .toList();
     }
 }

@@ -36,14 +36,21 @@ import tools.jackson.databind.JsonNode;
 @RequestMapping("/api/criteria")
 class CriteriaController {
     private final CriteriaSets sets;
+    private final CriteriaChanges changes;
     private final Sharing sharing;
     private final Accounts accounts;
     private final Views views;
     private final ApplicationEventPublisher events;
 
     CriteriaController(
-            CriteriaSets sets, Sharing sharing, Accounts accounts, Views views, ApplicationEventPublisher events) {
+            CriteriaSets sets,
+            CriteriaChanges changes,
+            Sharing sharing,
+            Accounts accounts,
+            Views views,
+            ApplicationEventPublisher events) {
         this.sets = sets;
+        this.changes = changes;
         this.sharing = sharing;
         this.accounts = accounts;
         this.views = views;
@@ -145,7 +152,7 @@ class CriteriaController {
         } else if (ifNoneMatch == null && sharing.here(id).includes(Right.VIEW)) {
             throw Problems.preconditionRequired();
         }
-        return answer(sets.saveDraft(id, name, document, expected, who.getName()));
+        return answer(changes.saveDraft(id, name, document, expected, who.getName()));
     }
 
     /** Publishes the draft, which the list then follows. */
@@ -156,7 +163,7 @@ class CriteriaController {
             @Valid @RequestBody Publishing publishing,
             Principal who) {
         sharing.require(id, Right.CHANGE);
-        SavedSet published = sets.publish(
+        SavedSet published = changes.publish(
                 id,
                 EntityTag.number(ifMatch),
                 publishing.note(),
@@ -171,7 +178,7 @@ class CriteriaController {
     ResponseEntity<SetDocument> dropDraft(
             @PathVariable String id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch, Principal who) {
         sharing.require(id, Right.CHANGE);
-        return answer(sets.dropDraft(id, EntityTag.number(ifMatch), who.getName()));
+        return answer(changes.dropDraft(id, EntityTag.number(ifMatch), who.getName()));
     }
 
     @PutMapping("/{id}/retired")
@@ -181,7 +188,7 @@ class CriteriaController {
             @RequestBody Retiring retiring,
             Principal who) {
         sharing.require(id, Right.CHANGE);
-        SavedSet retired = sets.retire(id, retiring.retired(), EntityTag.number(ifMatch), who.getName());
+        SavedSet retired = changes.retire(id, retiring.retired(), EntityTag.number(ifMatch), who.getName());
         events.publishEvent(new ListsOutdated(Set.of(id)));
         return answer(retired);
     }
@@ -190,7 +197,7 @@ class CriteriaController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(@PathVariable String id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch, Principal who) {
         sharing.require(id, Right.CHANGE);
-        sets.remove(id, EntityTag.number(ifMatch), who.getName());
+        changes.remove(id, EntityTag.number(ifMatch), who.getName());
     }
 
     private ResponseEntity<SetDocument> answer(SavedSet set) {

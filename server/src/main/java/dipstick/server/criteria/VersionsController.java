@@ -27,12 +27,15 @@ class VersionsController {
             "It cannot be evaluated over the records of now, so its people cannot be compared.";
 
     private final CriteriaSets sets;
+    private final CriteriaDocuments documents;
     private final Evaluators evaluators;
     private final Sharing sharing;
     private final Accounts accounts;
 
-    VersionsController(CriteriaSets sets, Evaluators evaluators, Sharing sharing, Accounts accounts) {
+    VersionsController(
+            CriteriaSets sets, CriteriaDocuments documents, Evaluators evaluators, Sharing sharing, Accounts accounts) {
         this.sets = sets;
+        this.documents = documents;
         this.sharing = sharing;
         this.evaluators = evaluators;
         this.accounts = accounts;
@@ -46,7 +49,7 @@ class VersionsController {
         List<SetVersion> versions = new ArrayList<>();
         Optional<Reading> before = Optional.empty();
         for (PublishedVersion saved : sets.versions(id)) {
-            Optional<Reading> reading = sets.readingOf(saved.json(), evaluator);
+            Optional<Reading> reading = documents.readingOf(saved.json(), evaluator);
             versions.addFirst(version(saved, evaluator, before, reading));
             before = reading;
         }
@@ -78,8 +81,8 @@ class VersionsController {
         return version(
                 next,
                 evaluator,
-                set.flatMap(one -> sets.readingOf(one.json(), evaluator)),
-                sets.readingHere(document, evaluator));
+                set.flatMap(one -> documents.readingOf(one.json(), evaluator)),
+                documents.readingHere(document, evaluator));
     }
 
     private SetVersion version(

@@ -11,6 +11,7 @@ import dipstick.intake.propose.PlainFile;
 import dipstick.intake.propose.Proposal;
 import dipstick.intake.propose.Proposing;
 import dipstick.intake.rows.UnreadableRows;
+import dipstick.server.criteria.CriteriaDocuments;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
@@ -67,6 +68,7 @@ class Deliveries {
     private final RecordsIn records;
     private final Intakes intakes;
     private final CriteriaSets sets;
+    private final CriteriaDocuments documents;
     private final Evaluators evaluators;
     private final Today today;
     private final Path folder;
@@ -78,12 +80,14 @@ class Deliveries {
             RecordsIn records,
             Intakes intakes,
             CriteriaSets sets,
+            CriteriaDocuments documents,
             Evaluators evaluators,
             Today today,
             PracticeSettings settings) {
         this.records = records;
         this.intakes = intakes;
         this.sets = sets;
+        this.documents = documents;
         this.evaluators = evaluators;
         this.today = today;
         this.folder = settings.data().resolve("deliveries");
@@ -333,8 +337,8 @@ class Deliveries {
         Evaluator then = new Evaluator(wouldBe, now.asOf());
         List<Trial.Effect> effects = new ArrayList<>();
         for (SavedSet set : sets.inForce()) {
-            Optional<Reading> before = sets.readingOf(set.json(), now);
-            Optional<Reading> after = sets.readingOf(set.json(), then);
+            Optional<Reading> before = documents.readingOf(set.json(), now);
+            Optional<Reading> after = documents.readingOf(set.json(), then);
             if (before.isPresent() && after.isPresent()) {
                 int joined = only(after.get(), before.get());
                 int left = only(before.get(), after.get());

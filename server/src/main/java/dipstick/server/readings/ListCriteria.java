@@ -7,6 +7,7 @@ import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.records.RecordFields;
 import dipstick.core.wording.DialWords;
+import dipstick.server.criteria.CriteriaDocuments;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.SavedSet;
 import java.util.HashMap;
@@ -20,15 +21,17 @@ import org.springframework.stereotype.Service;
 public class ListCriteria {
     private final ReadingPlans plans;
     private final CriteriaSets sets;
+    private final CriteriaDocuments documents;
 
-    ListCriteria(ReadingPlans plans, CriteriaSets sets) {
+    ListCriteria(ReadingPlans plans, CriteriaSets sets, CriteriaDocuments documents) {
         this.plans = plans;
         this.sets = sets;
+        this.documents = documents;
     }
 
     /** @throws InvalidCriteria where they do not fit records with these person fields */
     public CriteriaSet of(SavedSet list, RecordFields fields) throws InvalidCriteria {
-        return sets.read(list.json(), plans.of(list.id()).dials(), fields);
+        return documents.read(list.json(), plans.of(list.id()).dials(), fields);
     }
 
     /** The same; nothing where they do not fit. */
@@ -49,14 +52,17 @@ public class ListCriteria {
     public CriteriaSet of(SavedSet list, Map<String, String> settings, RecordFields fields) throws InvalidCriteria {
         Map<String, String> all = new HashMap<>(plans.of(list.id()).dials());
         all.putAll(settings);
-        return sets.read(list.json(), all, fields);
+        return documents.read(list.json(), all, fields);
     }
 
     /** What the dials of a list are set to, in words. */
     public List<DialSetting> settings(SavedSet list, CriteriaSet read, RecordFields fields) {
         Map<String, Dial.Value> defaults = new HashMap<>();
         try {
-            sets.read(list.json(), Map.of(), fields).dials().forEach(dial -> defaults.put(dial.name(), dial.value()));
+            documents
+                    .read(list.json(), Map.of(), fields)
+                    .dials()
+                    .forEach(dial -> defaults.put(dial.name(), dial.value()));
         } catch (InvalidCriteria fitNoMore) {
             throw new IllegalStateException("Criteria that were just read cannot be read", fitNoMore);
         }
@@ -77,7 +83,7 @@ public class ListCriteria {
     /** The criteria as they were at a reading, with the dials of then; nothing where they fit the records no more. */
     Optional<CriteriaSet> at(TakenReading reading, RecordFields fields) {
         try {
-            return Optional.of(sets.read(
+            return Optional.of(documents.read(
                     sets.published(reading.setId(), reading.version()), ReadingPlan.dials(reading.dials()), fields));
         } catch (InvalidCriteria fitNoMore) {
             return Optional.empty();
@@ -86,6 +92,6 @@ public class ListCriteria {
 
     /** The list by the records of an evaluator; nothing where the criteria do not fit them. */
     public Optional<Reading> reading(SavedSet list, Evaluator evaluator) {
-        return sets.readingOf(list.json(), plans.of(list.id()).dials(), evaluator);
+        return documents.readingOf(list.json(), plans.of(list.id()).dials(), evaluator);
     }
 }

@@ -8,10 +8,10 @@ import org.springframework.stereotype.Component;
 /** Has lists read when their time has come, and those that a stop of the server left behind. */
 @Component
 class ReadingClock implements SmartLifecycle {
-    private final Readings readings;
+    private final TakingReadings readings;
     private boolean started;
 
-    ReadingClock(Readings readings) {
+    ReadingClock(TakingReadings readings) {
         this.readings = readings;
     }
 

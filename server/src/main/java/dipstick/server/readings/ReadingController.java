@@ -22,13 +22,21 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/lists/{set}/readings")
 class ReadingController {
     private final Readings readings;
+    private final TakingReadings taking;
     private final ListCriteria criteria;
     private final Views views;
     private final Sharing sharing;
     private final Accounts accounts;
 
-    ReadingController(Readings readings, ListCriteria criteria, Views views, Sharing sharing, Accounts accounts) {
+    ReadingController(
+            Readings readings,
+            TakingReadings taking,
+            ListCriteria criteria,
+            Views views,
+            Sharing sharing,
+            Accounts accounts) {
         this.readings = readings;
+        this.taking = taking;
         this.criteria = criteria;
         this.views = views;
         this.sharing = sharing;
@@ -66,7 +74,7 @@ class ReadingController {
     @ResponseStatus(HttpStatus.CREATED)
     ReadingView take(@PathVariable String set, Principal who) {
         sharing.require(set, Right.CHANGE);
-        return view(readings.take(set, who.getName()));
+        return view(taking.take(set, who.getName()));
     }
 
     /** @param levels nothing for a reading taken before they were kept */

@@ -11,6 +11,7 @@ import dipstick.core.population.Column;
 import dipstick.core.population.Population;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
+import dipstick.server.criteria.CriteriaDocuments;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.records.ValueCounts;
@@ -35,6 +36,7 @@ class ReadingPlans {
 
     private final ReadingPlanMapper plans;
     private final CriteriaSets sets;
+    private final CriteriaDocuments documents;
     private final Views views;
     private final Evaluators evaluators;
     private final AuditLog audit;
@@ -43,12 +45,14 @@ class ReadingPlans {
     ReadingPlans(
             ReadingPlanMapper plans,
             CriteriaSets sets,
+            CriteriaDocuments documents,
             Views views,
             Evaluators evaluators,
             AuditLog audit,
             ApplicationEventPublisher events) {
         this.plans = plans;
         this.sets = sets;
+        this.documents = documents;
         this.views = views;
         this.evaluators = evaluators;
         this.audit = audit;
@@ -77,7 +81,7 @@ class ReadingPlans {
 
     private CriteriaSet read(String set, Map<String, String> dials) {
         try {
-            return sets.read(
+            return documents.read(
                     sets.getInForce(set).json(),
                     dials,
                     views.current().population().fields());

@@ -1,6 +1,6 @@
 package dipstick.server.rosters;
 
-import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.CriteriaChanges;
 import dipstick.server.criteria.NamedInRoster;
 import dipstick.server.personal.PersonalData;
 import dipstick.server.practice.Today;
@@ -14,13 +14,13 @@ import org.springframework.stereotype.Component;
 @Order(5)
 class PersonalSharedRosters implements PersonalData {
     private final RosterMapper rosters;
-    private final CriteriaSets sets;
+    private final CriteriaChanges changes;
     private final NamedInRoster named;
     private final Today today;
 
-    PersonalSharedRosters(RosterMapper rosters, CriteriaSets sets, NamedInRoster named, Today today) {
+    PersonalSharedRosters(RosterMapper rosters, CriteriaChanges changes, NamedInRoster named, Today today) {
         this.rosters = rosters;
-        this.sets = sets;
+        this.changes = changes;
         this.named = named;
         this.today = today;
     }
@@ -41,7 +41,7 @@ class PersonalSharedRosters implements PersonalData {
     @Override
     public void erase(String person, String stub, String by) {
         NamedInRoster.Theirs theirs = named.of(person);
-        sets.lock();
+        changes.lock();
         for (SharedRoster roster : rosters.all()) {
             List<String> key = roster.key();
             List<SharedRoster.Row> all = roster.rows();

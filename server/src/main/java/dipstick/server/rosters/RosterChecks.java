@@ -8,7 +8,7 @@ import dipstick.core.records.FieldValue;
 import dipstick.intake.describe.Intake;
 import dipstick.intake.describe.IntakeDocument;
 import dipstick.intake.describe.InvalidIntake;
-import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.CriteriaDocuments;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.practice.Today;
 import dipstick.server.records.RecordsIn;
@@ -33,13 +33,13 @@ import tools.jackson.databind.node.ObjectNode;
 /** What can be a roster, as the criteria read it, and whom its rows mean on file. */
 @Component
 class RosterChecks {
-    private final CriteriaSets sets;
+    private final CriteriaDocuments documents;
     private final Evaluators evaluators;
     private final RecordsIn records;
     private final Today today;
 
-    RosterChecks(CriteriaSets sets, Evaluators evaluators, RecordsIn records, Today today) {
-        this.sets = sets;
+    RosterChecks(CriteriaDocuments documents, Evaluators evaluators, RecordsIn records, Today today) {
+        this.documents = documents;
         this.evaluators = evaluators;
         this.records = records;
         this.today = today;
@@ -111,7 +111,7 @@ class RosterChecks {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
         try {
             CriteriaSet set =
-                    sets.read(document, Map.of(), evaluator.population().fields());
+                    documents.read(document, Map.of(), evaluator.population().fields());
             return set.rosters().getFirst();
         } catch (InvalidCriteria invalid) {
             var first = invalid.problems().values().iterator().next().getFirst();

@@ -4,7 +4,7 @@ import dipstick.server.accounts.Accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CopiesChanged;
-import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.CriteriaChanges;
 import dipstick.server.criteria.ListsOutdated;
 import dipstick.server.criteria.SavedSet;
 import dipstick.server.practice.Today;
@@ -104,7 +104,7 @@ class RosterController {
             @NotNull @Size(max = 10) String until,
             @Schema(nullable = true) Optional<JsonNode> intake) {}
 
-    record RosterSaved(RosterSummary roster, List<CriteriaSets.Rewritten> sets) {}
+    record RosterSaved(RosterSummary roster, List<CriteriaChanges.Rewritten> sets) {}
 
     @GetMapping
     List<RosterSummary> all() {
@@ -135,7 +135,7 @@ class RosterController {
         Optional<Integer> expected = Optional.ofNullable(ifMatch).map(EntityTag::number);
         Rosters.Saved saved = rosters.save(checks.checked(id, change), expected, who.getName());
         events.publishEvent(new ListsOutdated(
-                saved.sets().stream().map(CriteriaSets.Rewritten::id).collect(Collectors.toSet())));
+                saved.sets().stream().map(CriteriaChanges.Rewritten::id).collect(Collectors.toSet())));
         return new RosterSaved(summary(saved.roster()), saved.sets());
     }
 

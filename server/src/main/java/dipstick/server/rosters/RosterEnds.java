@@ -1,6 +1,6 @@
 package dipstick.server.rosters;
 
-import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.CriteriaChanges;
 import dipstick.server.criteria.ListsOutdated;
 import dipstick.server.practice.Today;
 import java.time.LocalDate;
@@ -33,10 +33,10 @@ class RosterEnds {
         if (day.equals(lookedOn)) {
             return;
         }
-        List<CriteriaSets.Rewritten> rewritten = rosters.end();
+        List<CriteriaChanges.Rewritten> rewritten = rosters.end();
         if (!rewritten.isEmpty()) {
             events.publishEvent(new ListsOutdated(
-                    rewritten.stream().map(CriteriaSets.Rewritten::id).collect(Collectors.toSet())));
+                    rewritten.stream().map(CriteriaChanges.Rewritten::id).collect(Collectors.toSet())));
         }
         lookedOn = day;
     }

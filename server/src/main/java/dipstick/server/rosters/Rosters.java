@@ -4,7 +4,7 @@ import dipstick.server.accounts.Accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CopiesChanged;
-import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.CriteriaChanges;
 import dipstick.server.practice.Today;
 import dipstick.server.web.Problems;
 import java.util.List;
@@ -18,7 +18,7 @@ import org.springframework.web.ErrorResponseException;
 @Service
 class Rosters {
     private final RosterMapper rosters;
-    private final CriteriaSets sets;
+    private final CriteriaChanges changes;
     private final CopiesChanged copies;
     private final Accounts accounts;
     private final AuditLog audit;
@@ -26,13 +26,13 @@ class Rosters {
 
     Rosters(
             RosterMapper rosters,
-            CriteriaSets sets,
+            CriteriaChanges changes,
             CopiesChanged copies,
             Accounts accounts,
             AuditLog audit,
             Today today) {
         this.rosters = rosters;
-        this.sets = sets;
+        this.changes = changes;
         this.copies = copies;
         this.accounts = accounts;
         this.audit = audit;
@@ -52,7 +52,7 @@ class Rosters {
     }
 
     /** What a change of a roster did to the sets that hold it. */
-    record Saved(SharedRoster roster, List<CriteriaSets.Rewritten> sets) {}
+    record Saved(SharedRoster roster, List<CriteriaChanges.Rewritten> sets) {}
 
     /**
      * Changes a shared roster, and the copies of the sets that hold it, each of which gets a new version.
@@ -70,7 +70,7 @@ class Rosters {
             audit.record(who, Act.ROSTER_SAVED, first.id() + ", version 1");
             return new Saved(first, List.of());
         }
-        sets.lock();
+        changes.lock();
         SharedRoster old = get(next.id());
         if (old.version() != expected.get()) {
             throw conflict(old);
@@ -80,8 +80,8 @@ class Rosters {
 
     /** Takes rows out whose day is over; what did not end stays as it is. */
     @Transactional
-    List<CriteriaSets.Rewritten> end() {
-        sets.lock();
+    List<CriteriaChanges.Rewritten> end() {
+        changes.lock();
         return rosters.all().stream()
                 .filter(one -> one.rowsOn(one.copiedOn()).size()
                         != one.rowsOn(today.day()).size())

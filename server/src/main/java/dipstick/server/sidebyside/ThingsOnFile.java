@@ -11,6 +11,7 @@ import dipstick.core.records.Field;
 import dipstick.core.things.Things;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
+import dipstick.server.criteria.CriteriaDocuments;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.SavedSet;
@@ -31,13 +32,21 @@ import org.springframework.stereotype.Component;
 class ThingsOnFile {
     private final RosterThings rosters;
     private final CriteriaSets sets;
+    private final CriteriaDocuments documents;
     private final Evaluators evaluators;
     private final Sharing sharing;
     private final AuditLog audit;
 
-    ThingsOnFile(RosterThings rosters, CriteriaSets sets, Evaluators evaluators, Sharing sharing, AuditLog audit) {
+    ThingsOnFile(
+            RosterThings rosters,
+            CriteriaSets sets,
+            CriteriaDocuments documents,
+            Evaluators evaluators,
+            Sharing sharing,
+            AuditLog audit) {
         this.rosters = rosters;
         this.sets = sets;
+        this.documents = documents;
         this.evaluators = evaluators;
         this.sharing = sharing;
         this.audit = audit;
@@ -75,7 +84,8 @@ class ThingsOnFile {
         sharing.require(id, Right.VIEW);
         SavedSet set = sets.getInForce(id);
         Evaluator evaluator = evaluators.asOf(Optional.empty());
-        Reading reading = sets.readingOf(set.json(), evaluator)
+        Reading reading = documents
+                .readingOf(set.json(), evaluator)
                 .orElseThrow(() -> Problems.refused(
                         HttpStatus.CONFLICT,
                         "cannot-be-read",

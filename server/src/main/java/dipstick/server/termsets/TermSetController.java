@@ -8,6 +8,8 @@ import dipstick.core.population.Events;
 import dipstick.core.terms.Terms;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.criteria.CopiesChanged;
+import dipstick.server.criteria.CriteriaChanges;
+import dipstick.server.criteria.CriteriaDocuments;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.criteria.ListsOutdated;
@@ -50,6 +52,7 @@ class TermSetController {
     private final TermSets termSets;
     private final CopiesChanged copies;
     private final CriteriaSets sets;
+    private final CriteriaDocuments documents;
     private final Evaluators evaluators;
     private final Accounts accounts;
     private final ApplicationEventPublisher events;
@@ -58,12 +61,14 @@ class TermSetController {
             TermSets termSets,
             CopiesChanged copies,
             CriteriaSets sets,
+            CriteriaDocuments documents,
             Evaluators evaluators,
             Accounts accounts,
             ApplicationEventPublisher events) {
         this.termSets = termSets;
         this.copies = copies;
         this.sets = sets;
+        this.documents = documents;
         this.evaluators = evaluators;
         this.accounts = accounts;
         this.events = events;
@@ -90,7 +95,7 @@ class TermSetController {
             @NotNull @Size(max = 5_000) List<JsonNode> leftOut) {}
 
     /** A set that was changed with it, and its revision before and after. */
-    record TermSetSaved(TermSetView termSet, List<CriteriaSets.Rewritten> sets) {}
+    record TermSetSaved(TermSetView termSet, List<CriteriaChanges.Rewritten> sets) {}
 
     /** @param since wordings first recorded after the term set was last changed are new */
     record Offered(String since, List<TermView> terms) {}
@@ -159,7 +164,7 @@ class TermSetController {
         Optional<Integer> expected = Optional.ofNullable(ifMatch).map(EntityTag::number);
         TermSets.Saved saved = termSets.save(checked(id, change), expected, who.getName());
         events.publishEvent(new ListsOutdated(
-                saved.sets().stream().map(CriteriaSets.Rewritten::id).collect(Collectors.toSet())));
+                saved.sets().stream().map(CriteriaChanges.Rewritten::id).collect(Collectors.toSet())));
         return new TermSetSaved(view(saved.termSet()), saved.sets());
     }
 
@@ -195,7 +200,7 @@ class TermSetController {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
         try {
             CriteriaSet set =
-                    sets.read(document, Map.of(), evaluator.population().fields());
+                    documents.read(document, Map.of(), evaluator.population().fields());
             return set.termSets().getFirst();
         } catch (InvalidCriteria invalid) {
             throw Problems.refused(

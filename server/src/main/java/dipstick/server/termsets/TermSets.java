@@ -4,6 +4,7 @@ import dipstick.server.accounts.Accounts;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.criteria.CopiesChanged;
+import dipstick.server.criteria.CriteriaChanges;
 import dipstick.server.criteria.CriteriaPublished;
 import dipstick.server.criteria.CriteriaSets;
 import dipstick.server.criteria.SavedSet;
@@ -27,6 +28,7 @@ import tools.jackson.databind.JsonNode;
 class TermSets {
     private final TermSetMapper termSets;
     private final CriteriaSets sets;
+    private final CriteriaChanges changes;
     private final CopiesChanged copies;
     private final Accounts accounts;
     private final AuditLog audit;
@@ -35,12 +37,14 @@ class TermSets {
     TermSets(
             TermSetMapper termSets,
             CriteriaSets sets,
+            CriteriaChanges changes,
             CopiesChanged copies,
             Accounts accounts,
             AuditLog audit,
             Today today) {
         this.termSets = termSets;
         this.sets = sets;
+        this.changes = changes;
         this.copies = copies;
         this.accounts = accounts;
         this.audit = audit;
@@ -69,7 +73,7 @@ class TermSets {
     }
 
     /** What a change of a term set did to the sets that hold it. */
-    record Saved(SharedTermSet termSet, List<CriteriaSets.Rewritten> sets) {}
+    record Saved(SharedTermSet termSet, List<CriteriaChanges.Rewritten> sets) {}
 
     /**
      * Changes a shared term set, and the copies of the sets that hold it, each of which gets a new version.
@@ -84,7 +88,7 @@ class TermSets {
             }
             return new Saved(insert(next, who), List.of());
         }
-        sets.lock();
+        changes.lock();
         SharedTermSet old = get(next.id());
         SharedTermSet saved = at(next, expected.get() + 1, who);
         if (old.version() != expected.get() || termSets.update(saved) != 1) {

@@ -13,7 +13,7 @@ import dipstick.core.typed.TypedCriteria;
 import dipstick.core.typed.Vocabulary;
 import dipstick.core.typed.plain.Mends;
 import dipstick.core.wording.SentencePrinter;
-import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.CriteriaDocuments;
 import dipstick.server.typed.TypedAnswer.Alone;
 import dipstick.server.typed.TypedAnswer.Meant;
 import dipstick.server.typed.TypedAnswer.Said;
@@ -39,7 +39,7 @@ final class LineReading {
         BAND
     }
 
-    private final CriteriaSets sets;
+    private final CriteriaDocuments documents;
     private final Evaluator evaluator;
     private final ObjectNode document;
     private final Place place;
@@ -47,13 +47,14 @@ final class LineReading {
     private final Vocabulary vocabulary;
 
     /** @param dayFirst whether 03/04/1961 is in April; what was read is said in full */
-    LineReading(CriteriaSets sets, Evaluator evaluator, ObjectNode document, Place place, boolean dayFirst) {
-        this.sets = sets;
+    LineReading(CriteriaDocuments documents, Evaluator evaluator, ObjectNode document, Place place, boolean dayFirst) {
+        this.documents = documents;
         this.evaluator = evaluator;
         this.document = document;
         this.place = place;
         this.dayFirst = dayFirst;
-        this.vocabulary = sets.vocabularyHere(document, evaluator.population())
+        this.vocabulary = documents
+                .vocabularyHere(document, evaluator.population())
                 .with(OnRecord.of(evaluator.population(), evaluator.asOf(), dayFirst));
     }
 
@@ -108,7 +109,7 @@ final class LineReading {
             if (termSet.isPresent()) {
                 ObjectNode with = document.deepCopy();
                 with.withArray("termSets").add(termSet.get());
-                LineReading wider = new LineReading(sets, evaluator, with, place, dayFirst);
+                LineReading wider = new LineReading(documents, evaluator, with, place, dayFirst);
                 List<Said> said = wider.said(wider.meanings(typed));
                 if (!said.isEmpty()) {
                     return said.stream().map(one -> one.with(termSet.get())).toList();
@@ -207,6 +208,6 @@ final class LineReading {
     }
 
     private CriteriaSet read(ObjectNode of) throws InvalidCriteria {
-        return sets.readHere(of, Map.of(), evaluator.population().fields());
+        return documents.readHere(of, Map.of(), evaluator.population().fields());
     }
 }

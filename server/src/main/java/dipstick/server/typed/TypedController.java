@@ -7,7 +7,7 @@ import dipstick.core.evaluate.Evaluator;
 import dipstick.core.typed.SetText;
 import dipstick.core.typed.SetTextReader;
 import dipstick.core.typed.Vocabulary;
-import dipstick.server.criteria.CriteriaSets;
+import dipstick.server.criteria.CriteriaDocuments;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.practice.PracticeSettings;
 import dipstick.server.web.Problems;
@@ -33,12 +33,12 @@ class TypedController {
     /** Longer than any set that a person writes. */
     private static final int LONGEST = 1_000_000;
 
-    private final CriteriaSets sets;
+    private final CriteriaDocuments documents;
     private final Evaluators evaluators;
     private final PracticeSettings practice;
 
-    TypedController(CriteriaSets sets, Evaluators evaluators, PracticeSettings practice) {
-        this.sets = sets;
+    TypedController(CriteriaDocuments documents, Evaluators evaluators, PracticeSettings practice) {
+        this.documents = documents;
         this.evaluators = evaluators;
         this.practice = practice;
     }
@@ -67,7 +67,8 @@ class TypedController {
     @PostMapping("/typed")
     TypedAnswer typed(@Valid @RequestBody Typed typed) {
         Evaluator evaluator = evaluators.asOf(typed.asOf());
-        LineReading reading = new LineReading(sets, evaluator, typed.document(), typed.place(), practice.dayFirst());
+        LineReading reading =
+                new LineReading(documents, evaluator, typed.document(), typed.place(), practice.dayFirst());
         int caret = Math.clamp(typed.caret(), 0, typed.typed().length());
         return reading.answer(
                 typed.typed(),
@@ -79,7 +80,8 @@ class TypedController {
     private List<TermSet> termSets(ObjectNode document, Evaluator evaluator) {
         ObjectNode named = document.deepCopy().retain("format", "id", "name", "dials", "termSets");
         try {
-            return sets.readHere(named, Map.of(), evaluator.population().fields())
+            return documents
+                    .readHere(named, Map.of(), evaluator.population().fields())
                     .termSets();
         } catch (InvalidCriteria wrong) {
             return List.of();
@@ -95,7 +97,7 @@ class TypedController {
     Text text(@Valid @RequestBody Shown shown) {
         Evaluator evaluator = evaluators.asOf(Optional.empty());
         try {
-            CriteriaSet set = sets.readHere(
+            CriteriaSet set = documents.readHere(
                     shown.document(), Map.of(), evaluator.population().fields());
             return new Text(SetText.of(
                     shown.document(),
@@ -130,6 +132,6 @@ class TypedController {
     }
 
     private Vocabulary vocabulary(JsonNode document, Evaluator evaluator) {
-        return sets.vocabularyHere(document, evaluator.population());
+        return documents.vocabularyHere(document, evaluator.population());
     }
 }

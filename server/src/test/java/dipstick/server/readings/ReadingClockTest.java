@@ -46,7 +46,7 @@ class ReadingClockTest {
                 "/api/lists/timed/reading-plan",
                 "{\"every\": \"DAY\", \"dayOfWeek\": \"MONDAY\", \"dayOfMonth\": 1, \"at\": \"01:30\", \"turned\": {}}",
                 "\"0\"");
-        Readings readings = server.bean(Readings.class);
+        TakingReadings readings = server.bean(TakingReadings.class);
 
         clock.set(Instant.parse("2026-03-29T00:59:59Z"));
         readings.takeDue();
@@ -62,7 +62,7 @@ class ReadingClockTest {
 
         clock.set(Instant.parse("2026-04-03T12:00:00Z"));
         RunningServer again = RunningServer.over(folder, clock);
-        again.bean(Readings.class).takeDue();
+        again.bean(TakingReadings.class).takeDue();
         Visitor same = again.visitor().signIn("orla", "a%20long%20password");
         assertThat(scheduled(same))
                 .as("four were missed")

@@ -31,7 +31,13 @@ export default defineConfigWithVueTs(
   js.configs.recommended,
   vue.configs['flat/recommended'],
   vueTsConfigs.strict,
-  { rules: { 'vue/multi-word-component-names': 'off', 'no-undef': 'off' } },
+  {
+    rules: {
+      'vue/multi-word-component-names': 'off',
+      'no-undef': 'off',
+      'max-lines': ['error', 400],
+    },
+  },
   {
     rules: {
       'no-restricted-imports': [

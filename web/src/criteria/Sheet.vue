@@ -9,9 +9,7 @@ import BandsSection from './BandsSection.vue'
 import ColumnsSection from './ColumnsSection.vue'
 import CriterionLine from './CriterionLine.vue'
 import {
-  SECTIONS,
   addCriterion,
-  criteriaOf,
   freshId,
   putTermSet,
   type CriteriaDocument,
@@ -28,7 +26,7 @@ import { putRoster, type Roster } from './rosters'
 import { setsQuery } from './sets'
 import SheetDialogs from './SheetDialogs.vue'
 import SheetSection from './SheetSection.vue'
-import { EXAMPLES, HINTS, KEYS, NAMES } from './sheetSections'
+import { EXAMPLES, HINTS, NAMES } from './sheetSections'
 import SheetStart from './SheetStart.vue'
 import SheetResult from './SheetResult.vue'
 import SlotPopover from './SlotPopover.vue'
@@ -36,6 +34,7 @@ import { replaceTermSet, sharedQuery, withShared } from './termsets'
 import { TypedLine } from './typed'
 import { useOpenSlot, type Control } from './useOpenSlot'
 import { useSentences } from './useSentences'
+import { useSheetLines } from './useSheetLines'
 import type { Behind } from './who'
 
 /** The sheet of sentences with the stick through it. */
@@ -58,35 +57,12 @@ const { data: sharedTermSets } = useQuery(sharedQuery)
 /** What may be named: the shared term sets too, which come into the set when they are used. */
 const nameable = computed(() => withShared(document, sharedTermSets.value ?? []))
 
-const sections = computed(() =>
-  SECTIONS.map((section) => ({
-    section,
-    criteria: criteriaOf(document, section).map((criterion, index) => ({
-      criterion,
-      place: { section, index },
-      level: levelOf(levels, criterion.id),
-      before: levelOf(before, criterion.id),
-      findings: findingsAt(`${KEYS[section]}/${String(index)}`),
-    })),
-  })),
-)
-
-const otherFindings = computed(() =>
-  findings.filter(
-    (one) =>
-      one.document !== '' || !/^\/(include|exclude|shouldHave\/of|bands)\/\d/.test(one.pointer),
-  ),
-)
-
-function levelOf(of: Schemas['Levels'] | undefined, id: string) {
-  return of?.criteria.find((one) => one.id === id)
-}
-
-function findingsAt(pointer: string): string[] {
-  return findings
-    .filter((one) => one.document === '' && `${one.pointer}/`.startsWith(`${pointer}/`))
-    .map((one) => one.message)
-}
+const { sections, otherFindings, levelOf, findingsAt } = useSheetLines(() => ({
+  document,
+  levels,
+  before,
+  findings,
+}))
 
 const {
   act,

@@ -15,7 +15,7 @@ public final class CriteriaSchema {
     public static String text() {
         try (InputStream schema = CriteriaSchema.class.getResourceAsStream("criteria-1.schema.json")) {
             if (schema == null) {
-                throw new IllegalStateException("The schema was not packaged");
+                throw new IllegalStateException("criteria-1.schema.json was not packaged");
             }
             return new String(schema.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException failure) {

@@ -130,7 +130,7 @@ final class FieldTestReader {
                                 spot.find("through").map(values::date)));
                 };
             case FLAG -> new Condition.FlagIs(operand.truth());
-            case CODINGS -> throw new IllegalStateException("No test is about further codes");
+            case CODINGS -> throw new IllegalStateException("No test is about further codes: " + operator);
         };
     }
 

@@ -80,7 +80,7 @@ final class RosterReader {
         String trimmed = NormalText.identifier(written);
         return switch (type) {
             case IDENTIFIER -> textOf(trimmed, json);
-            case TEXTS, CODINGS -> throw new IllegalStateException("No person field has several values");
+            case TEXTS, CODINGS -> throw new IllegalStateException("A key holds one value, not " + type);
             case TEXT -> textOf(NormalText.of(written), json);
             case NUMBER -> {
                 var number = WrittenNumber.parse(trimmed);

@@ -53,7 +53,9 @@ sealed interface RosterKey {
             case Column.OfNumber numbers -> new Numeric(numbers);
             case Column.OfFlag flags -> Coded.of(flags);
             case Column.OfDate dates -> new Day(dates);
-            case Column.OfTexts _, Column.OfCodings _ -> throw new IllegalStateException("No key has several values");
+            case Column.OfTexts _, Column.OfCodings _ ->
+                throw new IllegalStateException(
+                        "A key holds one value, not " + column.getClass().getSimpleName());
         };
     }
 

@@ -69,7 +69,8 @@ final class ColumnBuilder {
 
     private int code(FieldValue value) {
         return switch (value) {
-            case FieldValue.OfTexts _, FieldValue.OfCodings _ -> throw byConcept();
+            case FieldValue.OfTexts _, FieldValue.OfCodings _ ->
+                throw byConcept(value.getClass().getSimpleName());
             case FieldValue.OfText text -> texts.code(text.text());
             case FieldValue.OfNumber number -> numbers.code(number.number());
             case FieldValue.OfDate date -> dates.code(date.days());
@@ -77,8 +78,8 @@ final class ColumnBuilder {
         };
     }
 
-    private static IllegalStateException byConcept() {
-        return new IllegalStateException("Several values in one row are held by concept");
+    private static IllegalStateException byConcept(Object several) {
+        return new IllegalStateException("Several values in one row are held by concept: " + several);
     }
 
     /** Rows as {@link Dates#byExactDay}. */
@@ -89,7 +90,7 @@ final class ColumnBuilder {
     /** The column with its rows in another order. */
     Column seal(int[] order) {
         return switch (type) {
-            case TEXTS, CODINGS -> throw byConcept();
+            case TEXTS, CODINGS -> throw byConcept(type);
             case IDENTIFIER, TEXT -> texts.seal(ordered(order, texts.highest()));
             case NUMBER -> new Column.OfNumber(ordered(order, numbers.highest()), numbers.values());
             case DATE -> new Column.OfDate(ordered(order, dates.highest()), new Dates(dates.values()));

@@ -26,7 +26,8 @@ record ColumnJoining(Rows rows) {
             case Column.OfFlag _ ->
                 new Column.OfFlag(codes(first.codes(), second.codes(), SAME_FLAGS, Column.OfFlag.TRUE));
             case Column.OfTexts _, Column.OfCodings _ ->
-                throw new IllegalStateException("Several values in one row are held by concept");
+                throw new IllegalStateException("Several values in one row are held by concept: "
+                        + first.getClass().getSimpleName());
         };
     }
 

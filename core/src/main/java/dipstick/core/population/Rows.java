@@ -81,7 +81,9 @@ final class Rows {
                 yield new Codes.Chars(joined);
             }
             case Codes.Ints ints -> new Codes.Ints(ints(ints.array(), ((Codes.Ints) second).array()));
-            default -> throw new IllegalStateException("These are worked out, not packed");
+            default ->
+                throw new IllegalStateException("Codes that are worked out are not packed: "
+                        + first.getClass().getSimpleName());
         };
     }
 

@@ -133,7 +133,8 @@ final class SnapshotWriter {
                 codes(flags.codes());
             }
             case Column.OfTexts _, Column.OfCodings _ ->
-                throw new IllegalStateException("Several values in one row are held by concept");
+                throw new IllegalStateException("Several values in one row are held by concept: "
+                        + column.getClass().getSimpleName());
         }
     }
 
@@ -166,7 +167,9 @@ final class SnapshotWriter {
                 out.writeUTF(Packing.INTS.name());
                 ints(ints.array());
             }
-            default -> throw new IllegalStateException("These are worked out, not written");
+            default ->
+                throw new IllegalStateException("Codes that are worked out are not written: "
+                        + codes.getClass().getSimpleName());
         }
     }
 

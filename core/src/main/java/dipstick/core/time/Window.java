@@ -69,7 +69,7 @@ public sealed interface Window {
             case Ago ago -> DateRange.between(ago.from().before(asOf), ago.to().before(asOf));
             case SinceStartOf since -> DateRange.between(since.unit().startOf(asOf), asOf);
             case Dates dates -> dates.days();
-            case AtAge atAge -> throw new IllegalStateException("A window of ages has no days without a birth date");
+            case AtAge atAge -> throw new IllegalStateException("Ages have no days without a birth date: " + atAge);
         };
     }
 }

@@ -23,7 +23,7 @@ public record LikelyPair(int one, int other, Set<Alike> alike) {
 
     public LikelyPair {
         if (one >= other) {
-            throw new IllegalArgumentException("The lower number comes first");
+            throw new IllegalArgumentException("The lower of " + one + " and " + other + " comes first");
         }
         alike = Set.copyOf(alike);
     }

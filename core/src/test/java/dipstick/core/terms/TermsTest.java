@@ -116,7 +116,7 @@ class TermsTest {
         assertThat(outside.first())
                 .extracting(one -> one.term().sort() + " " + one.term().term() + " " + one.records())
                 .containsExactly("TEXT Clinic letter 2", "CODE HC1 1", "CODE KF1 1");
-        assertThat(Terms.outside(EVENTS, List.of()).total()).isEqualTo(6);
+        assertThat(Terms.outside(EVENTS, List.of()).total()).isEqualTo(7);
     }
 
     @Test

@@ -62,7 +62,7 @@ public final class IntakeDocument {
     public static String schema() {
         try (InputStream schema = IntakeDocument.class.getResourceAsStream("/dipstick/intake/intake-1.schema.json")) {
             if (schema == null) {
-                throw new IllegalStateException("The schema was not packaged");
+                throw new IllegalStateException("intake-1.schema.json was not packaged");
             }
             return new String(schema.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException failure) {

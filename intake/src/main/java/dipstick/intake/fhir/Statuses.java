@@ -70,7 +70,7 @@ final class Statuses {
     private static Map<String, Map<String, String>> read() {
         try (InputStream table = Statuses.class.getResourceAsStream("/dipstick/intake/fhir-statuses.json")) {
             if (table == null) {
-                throw new IllegalStateException("The statuses of FHIR were not packaged");
+                throw new IllegalStateException("fhir-statuses.json was not packaged");
             }
             Map<String, Map<String, String>> statuses = new HashMap<>();
             JsonMapper.shared().readTree(table).properties().forEach(resource -> {

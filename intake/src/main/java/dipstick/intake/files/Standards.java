@@ -51,7 +51,8 @@ final class Standards {
             case HL7 -> MessageRows.open(file, charset);
             case VCARD -> CardRows.open(file, charset);
             case ICALENDAR -> CalendarRows.open(file, charset);
-            case TABLE -> throw new IllegalArgumentException("A table is no standard's own format");
+            case TABLE ->
+                throw new IllegalArgumentException("A table has no standard of its own: " + file.getFileName());
         };
     }
 

@@ -59,7 +59,7 @@ final class FieldNames {
     private static FieldNames read() {
         try (InputStream names = FieldNames.class.getResourceAsStream("/dipstick/intake/field-names.json")) {
             if (names == null) {
-                throw new IllegalStateException("The names of fields were not packaged");
+                throw new IllegalStateException("field-names.json was not packaged");
             }
             return new FieldNames(JsonMapper.shared().readTree(names));
         } catch (IOException failure) {

@@ -10,10 +10,7 @@ import dipstick.intake.describe.Maker;
 import dipstick.intake.describe.Maker.OfEach;
 import dipstick.intake.describe.Maker.Others;
 import dipstick.intake.describe.Meaning;
-import dipstick.intake.describe.TableShape;
 import dipstick.intake.describe.Written;
-import dipstick.intake.describe.Written.DateOrder;
-import dipstick.intake.describe.Written.Decimal;
 import dipstick.intake.files.RowsFile;
 import dipstick.intake.make.TableReader;
 import dipstick.intake.propose.FieldNames.Meant;
@@ -44,10 +41,7 @@ public final class Proposing {
     private static final int LEAST_WIDE = 2;
 
     private final FileName fileName;
-    private final RowsFile table;
-    private final List<String> sheets;
-    private final RowsFile.Said said;
-
+    private final FileRead read;
     private final TableProfile profile;
     private final Asked asked;
 
@@ -59,19 +53,10 @@ public final class Proposing {
     private Optional<Maker> number = Optional.empty();
     private List<String> wide = List.of();
 
-    private Proposing(
-            FileName fileName,
-            RowsFile table,
-            List<String> sheets,
-            RowsFile.Said said,
-            TableProfile profile,
-            Asked asked) {
+    private Proposing(FileName fileName, FileRead read, Asked asked) {
         this.fileName = fileName;
-        this.table = table;
-        this.sheets = sheets;
-        this.said = said;
-
-        this.profile = profile;
+        this.read = read;
+        this.profile = read.profile();
         this.asked = asked;
     }
 
@@ -113,7 +98,7 @@ public final class Proposing {
         if (sheets.size() > 1 && said.sheet().isEmpty()) {
             table = firstWithRows(file, said, sheets);
         }
-        return new Proposing(name, table, sheets, said, TableProfile.of(table), asked).propose();
+        return new Proposing(name, new FileRead(table, sheets, said, TableProfile.of(table)), asked).propose();
     }
 
     /** A workbook may begin with a sheet on which nothing stands; the first where none has any. */
@@ -136,7 +121,7 @@ public final class Proposing {
 
     /** Its columns say what they are; dates and numbers may be written otherwise all the same. */
     private Proposal plain(PlainFile file, RecordFields practice) {
-        Intake intake = file.intake(shape(), practice);
+        Intake intake = file.intake(read.shape(), practice);
         intake.people().ifPresent(people -> person.putAll(people.fields()));
         intake.events().forEach(records -> event.putAll(records.fields()));
         Predicate<Field> isText = field -> field.type().isText();
@@ -180,7 +165,8 @@ public final class Proposing {
                 .filter(column -> !column.name().isEmpty())
                 .map(this::choice)
                 .toList();
-        return new Proposal(intake, choices, questions, format(), profile.headerLine(), profile.rows(), readAs());
+        return new Proposal(
+                intake, choices, questions, read.format(), profile.headerLine(), profile.rows(), read.readAs());
     }
 
     /** Whether there is a column that no table of people has. */
@@ -335,7 +321,7 @@ public final class Proposing {
                 fileName.plain(),
                 fileName.plain(),
                 Optional.empty(),
-                shape(),
+                read.shape(),
                 written,
                 new Intake.Whose(number, by, Optional.empty(), Optional.empty()),
                 people,
@@ -373,95 +359,14 @@ public final class Proposing {
     }
 
     private Written written() {
-        Map<Boolean, List<ColumnProfile>> withOrder = profile.profiles().stream()
-                .filter(column -> column.order().isPresent())
-                .collect(Collectors.partitioningBy(column -> becomes.containsKey(column.name())));
-        List<ColumnProfile> dated = withOrder.get(true);
-        // Where nothing is made of any date, they tell all the same how they are written.
-        Set<DateOrder> told = (dated.isEmpty() ? withOrder.get(false) : dated)
-                .stream()
-                        .map(column -> column.order().orElseThrow())
-                        .filter(order -> order != DateOrder.OPEN)
-                        .collect(Collectors.toSet());
-        boolean mixed = (!dated.isEmpty() && told.size() > 1) || dated.stream().anyMatch(ColumnProfile::hasBothOrders);
-        DateOrder order = told.size() == 1 && !mixed ? told.iterator().next() : DateOrder.OPEN;
-        if (mixed) {
-            questions.add(new Question(
-                    What.DATE_ORDER,
-                    "Some dates have the day first and some the month. Say which is right; the others are told."));
-        } else if (!dated.isEmpty() && order == DateOrder.OPEN) {
-            questions.add(new Question(
-                    What.DATE_ORDER,
-                    "Every date could be read either way, such as “" + example(dated.getFirst())
-                            + "”. Does the day or the month come first?"));
-        }
-        int commas = profile.profiles().stream()
-                .filter(this::holdsNumbers)
-                .mapToInt(ColumnProfile::decimalCommas)
-                .sum();
-        int points = profile.profiles().stream()
-                .filter(this::holdsNumbers)
-                .mapToInt(ColumnProfile::decimalPoints)
-                .sum();
-        if (commas > 0 && points > 0) {
-            questions.add(new Question(
-                    What.DECIMAL, "Some numbers have a decimal comma and some a point. Say which the file means."));
-        }
-        List<String> empty = profile.profiles().stream()
-                .flatMap(column -> column.emptyWords().stream())
-                .distinct()
-                .sorted()
-                .toList();
-        return new Written(order, 0, commas > points ? Decimal.COMMA : Decimal.POINT, empty);
-    }
-
-    /** Values may be words as well, such as “negative”. */
-    private boolean holdsNumbers(ColumnProfile column) {
-        boolean isValue =
-                event.containsKey("value") && event.get("value").allColumns().anyMatch(column.name()::equals);
-        return !column.isDates() && (isValue || column.isNumbers());
-    }
-
-    private static String example(ColumnProfile column) {
-        return column.examples().stream().findFirst().orElse("");
-    }
-
-    private TableShape shape() {
-        List<String> names = profile.columns().names().stream()
-                .filter(name -> !name.isEmpty())
-                .toList();
-        // What was found out of the file is found out of the next one; what a person said is kept.
-        return new TableShape(
-                FileFormat.TABLE,
-                said.encoding(),
-                said.separator().map(String::valueOf),
-                Optional.of(sheet()).filter(one -> said.sheet().isPresent() || !isFirst(one)),
-                profile.headerLines(),
-                names,
-                profile.totals());
-    }
-
-    private String sheet() {
-        return switch (table.how()) {
-            case RowsFile.How.Text _, RowsFile.How.Standard _ -> "";
-            case RowsFile.How.Workbook(String name) -> name;
-            case RowsFile.How.OpenDocument(String name) -> name;
-        };
-    }
-
-    /** The first sheet is found as such, whatever it is called next week. */
-    private boolean isFirst(String name) {
-        return name.isEmpty() || name.equals(sheets.getFirst());
-    }
-
-    private Proposal.ReadAs readAs() {
-        return switch (table.how()) {
-            case RowsFile.How.Text(var charset, char separator) ->
-                new Proposal.ReadAs(List.of(), "", charset.name(), String.valueOf(separator));
-            case RowsFile.How.Standard(var _, var charset) -> new Proposal.ReadAs(List.of(), "", charset.name(), "");
-            case RowsFile.How.Workbook _, RowsFile.How.OpenDocument _ ->
-                new Proposal.ReadAs(sheets, sheet().isEmpty() ? sheets.getFirst() : sheet(), "", "");
-        };
+        HowWritten how = new HowWritten(
+                profile.profiles(),
+                becomes::containsKey,
+                column -> event.containsKey("value")
+                        && event.get("value").allColumns().anyMatch(column::equals));
+        Written written = how.written();
+        questions.addAll(how.questions());
+        return written;
     }
 
     private Choice choice(ColumnProfile column) {
@@ -474,26 +379,5 @@ public final class Proposing {
                 column.values(),
                 column.blanks(),
                 column.examples());
-    }
-
-    private String format() {
-        return switch (table.how()) {
-            case RowsFile.How.Text(var charset, char separator) ->
-                "text in " + charset.displayName() + ", cells parted by "
-                        + switch (separator) {
-                            case ',' -> "commas";
-                            case ';' -> "semicolons";
-                            case '\t' -> "tabs";
-                            default -> "bars";
-                        };
-            case RowsFile.How.Standard(var standard, var _) -> standard.name();
-            case RowsFile.How.Workbook _ -> "workbook (XLSX)" + oneOfSeveral();
-            case RowsFile.How.OpenDocument _ -> "workbook (ODS)" + oneOfSeveral();
-        };
-    }
-
-    /** That only one of several sheets is read is told. */
-    private String oneOfSeveral() {
-        return sheets.size() <= 1 ? "" : ", " + readAs().sheet() + " of its sheets: " + String.join(", ", sheets);
     }
 }

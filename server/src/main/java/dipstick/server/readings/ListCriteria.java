@@ -64,7 +64,8 @@ public class ListCriteria {
                     .dials()
                     .forEach(dial -> defaults.put(dial.name(), dial.value()));
         } catch (InvalidCriteria fitNoMore) {
-            throw new IllegalStateException("Criteria that were just read cannot be read", fitNoMore);
+            throw new IllegalStateException(
+                    "The criteria of " + list.id() + " were read just now, and cannot be", fitNoMore);
         }
         return read.dials().stream()
                 .map(dial -> new DialSetting(

@@ -50,7 +50,8 @@ final class CustomValues {
             case FieldValue.OfFlag(boolean flag) -> String.valueOf(flag);
             case FieldValue.OfDate(DateRange days) ->
                 LocalDate.ofEpochDay(days.first()) + "/" + LocalDate.ofEpochDay(days.last());
-            case FieldValue.OfTexts _, FieldValue.OfCodings _ -> throw severalValues();
+            case FieldValue.OfTexts _, FieldValue.OfCodings _ ->
+                throw severalValues(value.getClass().getSimpleName());
         };
     }
 
@@ -64,7 +65,7 @@ final class CustomValues {
                 yield new FieldValue.OfDate(
                         new DateRange(day(ends[0]).first(), day(ends[1]).last()));
             }
-            case TEXTS, CODINGS -> throw severalValues();
+            case TEXTS, CODINGS -> throw severalValues(field);
         };
     }
 
@@ -72,7 +73,7 @@ final class CustomValues {
         return PartialDate.parse(written, ZoneOffset.UTC).orElseThrow();
     }
 
-    private static IllegalStateException severalValues() {
-        return new IllegalStateException("No custom field has several values");
+    private static IllegalStateException severalValues(Object several) {
+        return new IllegalStateException("A custom field holds one value, not " + several);
     }
 }

@@ -132,7 +132,7 @@ final class LineReading {
                                 .map(alone -> new Said(test, line, answer.sentence(), alone, Optional.empty())))
                         .ifPresent(meaning -> said.putIfAbsent(meaning.test(), meaning));
             } catch (Mistake impossible) {
-                throw new IllegalStateException("A line that was read cannot be read", impossible);
+                throw new IllegalStateException("A line was read before, and cannot be now", impossible);
             }
         }
         return List.copyOf(said.values());

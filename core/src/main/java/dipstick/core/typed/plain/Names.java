@@ -29,51 +29,6 @@ final class Names {
     /** The first sign of whole criteria. */
     private static final char FROZEN = '\uF500';
 
-    /** What people call a field of people, where no field has that name. */
-    private static final Map<String, List<String>> ALSO_CALLED = Map.ofEntries(
-            Map.entry("sex", List.of("gender")),
-            Map.entry("birth_date", List.of("date of birth", "dob", "birthday", "born")),
-            Map.entry("phone", List.of("telephone", "phone number", "landline")),
-            Map.entry("mobile", List.of("mobile number", "mobile phone", "cell phone")),
-            Map.entry("email", List.of("e-mail", "email address", "e-mail address")),
-            Map.entry("city", List.of("town")),
-            Map.entry("postcode", List.of("post code", "zip", "zip code", "postal code")),
-            Map.entry("family_name", List.of("surname", "last name")),
-            Map.entry("given_name", List.of("first name", "forename")),
-            Map.entry("provider", List.of("doctor", "gp", "clinician")),
-            Map.entry("site", List.of("location", "branch", "clinic", "surgery")));
-
-    /** What may stand between a field and its values. */
-    private static final Set<String> IS = Set.of("is", "are", "was", "=", ":", "not", "equals", "or", ",", "and", "of");
-
-    private static final Set<String> SPEAKS = Set.of("speaks", "speak", "speaking");
-
-    /** Single words that people say of something else. */
-    private static final Set<String> SAID_OTHERWISE = Set.of(
-            "phone",
-            "mobile",
-            "email",
-            "letter",
-            "post",
-            "text",
-            "other",
-            "unknown",
-            "seen",
-            "booked",
-            "who",
-            "people",
-            "patients",
-            "new",
-            "old",
-            "and",
-            "but",
-            "without",
-            "before",
-            "during",
-            "once",
-            "twice",
-            "age");
-
     private final Map<String, List<Name>> byFirstWord = new HashMap<>();
     private final Map<String, Character> signs = new HashMap<>();
     private final Map<Character, List<Value>> values = new HashMap<>();
@@ -127,7 +82,7 @@ final class Names {
                 case IDENTIFIER, TEXT, TEXTS, CODINGS -> Sort.TEXT;
             };
             called(field).forEach(name -> add(name, sort, field.name()));
-            ALSO_CALLED.getOrDefault(field.name(), List.of()).stream()
+            UsualWords.ALSO_CALLED.getOrDefault(field.name(), List.of()).stream()
                     .filter(name -> known.fields().people().find(name).isEmpty())
                     .forEach(name -> add(name, sort, field.name()));
             if (sort == Sort.TEXT) {
@@ -227,10 +182,10 @@ final class Names {
             if (fields.containsKey(sign)) {
                 return Optional.of(fields.get(sign));
             }
-            if (SPEAKS.contains(out.get(at))) {
+            if (UsualWords.SPEAKS.contains(out.get(at))) {
                 return Optional.of("language");
             }
-            if (!IS.contains(out.get(at)) && !values.containsKey(sign)) {
+            if (!UsualWords.IS.contains(out.get(at)) && !values.containsKey(sign)) {
                 return Optional.empty();
             }
         }
@@ -278,7 +233,7 @@ final class Names {
         boolean plain = name.words().size() > 1
                 || (!Quoted.isReserved(name.words().getFirst())
                         && name.words().getFirst().matches("\\p{L}.{2,}")
-                        && !SAID_OTHERWISE.contains(name.words().getFirst()));
+                        && !UsualWords.SAID_OTHERWISE.contains(name.words().getFirst()));
         return ofField || plain;
     }
 

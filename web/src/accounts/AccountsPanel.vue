@@ -42,7 +42,7 @@ async function doing(what: () => Promise<unknown>) {
 function handOver(account: Account) {
   const to = heirs.value[account.name]
   if (to) {
-    const address = `/api/accounts/${encodeURIComponent(account.name)}/hand-over`
+    const address = `/api/accounts/${encodeURIComponent(account.name)}/hand-over` as const
     void doing(async () => {
       told.value = (await sendJson<Schemas['HandedOn']>('POST', address, { to })).words
     })
@@ -53,7 +53,7 @@ function handOver(account: Account) {
 function removeFactor(account: Account) {
   const sure = `Remove the second factor of ${account.displayName}? Only the password is asked for then.`
   if (window.confirm(sure)) {
-    const address = `/api/accounts/${encodeURIComponent(account.name)}/second-factor`
+    const address = `/api/accounts/${encodeURIComponent(account.name)}/second-factor` as const
     void doing(() => send(address, { method: 'DELETE' }))
   }
 }
@@ -62,7 +62,7 @@ function turnMember(group: Group, name: string) {
   const members = group.members.includes(name)
     ? group.members.filter((one) => one !== name)
     : [...group.members, name]
-  const address = `/api/groups/${encodeURIComponent(group.name)}`
+  const address = `/api/groups/${encodeURIComponent(group.name)}` as const
   void doing(() => sendJson('PUT', address, { members }, ifMatch(group.revision)))
 }
 

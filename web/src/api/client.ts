@@ -1,3 +1,4 @@
+import type { Address } from './address'
 import { csrfToken } from './csrf'
 import { mayBeGivenUp } from './givenUp'
 import type { components } from './schema'
@@ -41,7 +42,7 @@ async function problemOf(response: Response): Promise<Problem> {
 }
 
 /** Sends a request and gives the answer; throws a {@link Problem} where it is refused. */
-export async function answerOf(path: string, options: RequestInit = {}): Promise<Response> {
+export async function answerOf(path: Address, options: RequestInit = {}): Promise<Response> {
   const headers = new Headers(options.headers)
   if (options.method && options.method !== 'GET') {
     headers.set('X-XSRF-TOKEN', csrfToken())
@@ -69,7 +70,7 @@ export async function answerOf(path: string, options: RequestInit = {}): Promise
 }
 
 /** Sends a request and gives the answer's JSON. */
-export async function send<T>(path: string, options: RequestInit = {}): Promise<T> {
+export async function send<T>(path: Address, options: RequestInit = {}): Promise<T> {
   const response = await answerOf(path, options)
   return (response.status === 204 ? undefined : await response.json()) as T
 }
@@ -93,7 +94,7 @@ export function ifMatch(revision: number | undefined): RequestInit {
 /** Sends a JSON body. */
 export function sendJson<T>(
   method: 'POST' | 'PUT',
-  path: string,
+  path: Address,
   body: unknown,
   options: RequestInit = {},
 ): Promise<T> {

@@ -1,7 +1,8 @@
+import type { Address } from './address'
 import { answerOf, json } from './client'
 
 /** Asks for a file and hands it to the browser to keep, under the name that comes with it. */
-export async function keepAnswer(address: string, asking: RequestInit = {}): Promise<void> {
+export async function keepAnswer(address: Address, asking: RequestInit = {}): Promise<void> {
   const response = await answerOf(address, asking)
   const name = /filename\*?=(?:UTF-8'')?"?([^";]+)/.exec(
     response.headers.get('Content-Disposition') ?? '',
@@ -10,7 +11,7 @@ export async function keepAnswer(address: string, asking: RequestInit = {}): Pro
 }
 
 /** The same of a file that is said first: which one. */
-export function keepFile(address: string, wanted: unknown): Promise<void> {
+export function keepFile(address: Address, wanted: unknown): Promise<void> {
   return keepAnswer(address, json('POST', wanted))
 }
 

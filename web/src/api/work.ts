@@ -25,7 +25,7 @@ export function workOf(kind: Work['kind'], fields: WorkFields): Omit<Work, 'peop
  * first.
  */
 export async function sendWork(list: string, work: Work): Promise<Schemas['WorkDone']> {
-  const address = `/api/lists/${encodeURIComponent(list)}/desk/work`
+  const address = `/api/lists/${encodeURIComponent(list)}/desk/work` as const
   try {
     return await sendJson('POST', address, work)
   } catch (failure) {

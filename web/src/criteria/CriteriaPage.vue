@@ -58,8 +58,8 @@ const rows = computed(() =>
   }),
 )
 
-function addressOf(set: Schemas['SetSummary']): string {
-  return `/api/criteria/${encodeURIComponent(set.id)}`
+function addressOf(set: Schemas['SetSummary']) {
+  return `/api/criteria/${encodeURIComponent(set.id)}` as const
 }
 
 async function act(change: () => Promise<unknown>) {

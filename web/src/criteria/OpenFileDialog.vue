@@ -38,7 +38,8 @@ watch(
     next.value = undefined
     forget()
     if (of) {
-      const address = `/api/criteria/${encodeURIComponent(of.id || 'new-set')}/versions/next`
+      const address =
+        `/api/criteria/${encodeURIComponent(of.id || 'new-set')}/versions/next` as const
       void ask(
         (signal) => sendJson<Schemas['SetVersion']>('POST', address, of, { signal }),
         (told) => {

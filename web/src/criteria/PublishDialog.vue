@@ -37,7 +37,7 @@ watch(visible, (shown) => {
 
 watch(of, (what) => {
   if (what) {
-    const address = `/api/criteria/${encodeURIComponent(id)}/versions/next`
+    const address = `/api/criteria/${encodeURIComponent(id)}/versions/next` as const
     void ask(
       (signal) => sendJson<Schemas['SetVersion']>('POST', address, { ...what, id }, { signal }),
       (told) => {

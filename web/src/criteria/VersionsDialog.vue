@@ -13,7 +13,7 @@ const visible = defineModel<boolean>('visible', { required: true })
 const { id, newest } = defineProps<{ id: string; newest: number }>()
 const emit = defineEmits<{ look: [document: CriteriaDocument, version: number] }>()
 
-const address = computed(() => `/api/criteria/${encodeURIComponent(id)}/versions`)
+const address = computed(() => `/api/criteria/${encodeURIComponent(id)}/versions` as const)
 const { ask, forget, problem } = useNewest()
 
 const { data: versions, error } = useQuery({

@@ -42,7 +42,7 @@ export function useSavedSet(
   const document = computed(() => history.current.value)
   const isNew = computed(() => revision.value === undefined)
   const unsaved = computed(() => document.value !== saved.value)
-  const addressOf = (set: string) => `/api/criteria/${encodeURIComponent(set)}`
+  const addressOf = (set: string) => `/api/criteria/${encodeURIComponent(set)}` as const
   /** Of the set that is saved: a step back in its history may be to before it had an id. */
   const address = () => addressOf(savedId() ?? document.value.id)
 

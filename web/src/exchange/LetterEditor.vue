@@ -30,7 +30,8 @@ const known = computed(() =>
   templates.find((one) => one.name === name.value && one.language === language.value),
 )
 const address = computed(
-  () => `/api/letters/${encodeURIComponent(name.value)}/${encodeURIComponent(language.value)}`,
+  () =>
+    `/api/letters/${encodeURIComponent(name.value)}/${encodeURIComponent(language.value)}` as const,
 )
 const {
   draft: typed,

@@ -49,7 +49,7 @@ const emit = defineEmits<{ written: [people: string[], outcome: string] }>()
 
 const session = useSession()
 const queries = useQueryClient()
-const address = computed(() => `/api/lists/${encodeURIComponent(list)}/out`)
+const address = computed(() => `/api/lists/${encodeURIComponent(list)}/out` as const)
 const draft = reactive({
   format: 'XLSX' as Format | 'MAIL',
   columns: [] as Column[],

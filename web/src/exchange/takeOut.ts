@@ -100,8 +100,11 @@ export function needsReason(format: Format | 'MAIL', columns: readonly Column[])
   )
 }
 
+/** Where a list is taken out. */
+type OutOfList = `/api/lists/${string}/out`
+
 /** Puts a table on the clipboard, as a spreadsheet takes it: a line for each person, a tab between cells. */
-export async function copyTable(address: string, wanted: Wanted): Promise<void> {
+export async function copyTable(address: OutOfList, wanted: Wanted): Promise<void> {
   const answer = await answerOf(address, json('POST', { ...wanted, format: 'CSV' }))
   const { parse, unparse } = await import('papaparse')
   const rows = parse<string[]>(await answer.text(), { skipEmptyLines: true }).data
@@ -114,7 +117,7 @@ export function mayCopy(): boolean {
 }
 
 /** Asks for a file and hands it to the browser to keep. */
-export async function download(address: string, wanted: Wanted): Promise<void> {
+export async function download(address: OutOfList, wanted: Wanted): Promise<void> {
   await keepFile(address, wanted)
   // A table holds its rows alone: who took it out, when and why stands in a file beside it.
   if (wanted.format === 'CSV') {

@@ -47,7 +47,7 @@ const asked = refDebounced(
   ),
   250,
 )
-const base = computed(() => `/api/lists/${encodeURIComponent(id)}`)
+const base = computed(() => `/api/lists/${encodeURIComponent(id)}` as const)
 const csvAddress = computed(() => `${base.value}/csv?${asked.value}`)
 const metadataAddress = computed(() => `${base.value}/csv-metadata.json?${asked.value}`)
 

@@ -16,7 +16,7 @@ import { dialsOf, planWords, settingsOf, type Plan } from './readingPlan'
 const { id, mayChange } = defineProps<{ id: string; mayChange: boolean }>()
 
 const queries = useQueryClient()
-const address = computed(() => `/api/lists/${encodeURIComponent(id)}/reading-plan`)
+const address = computed(() => `/api/lists/${encodeURIComponent(id)}/reading-plan` as const)
 const changing = ref(false)
 const { save: keep, saving, problem: refused, failure } = useSaving(() => id)
 const problem = computed(() =>

@@ -39,7 +39,7 @@ const OCCASIONS: Record<Reading['occasion'], string> = {
 }
 
 const queries = useQueryClient()
-const address = computed(() => `/api/lists/${encodeURIComponent(id)}`)
+const address = computed(() => `/api/lists/${encodeURIComponent(id)}` as const)
 const key = computed(() => ['lists', id, 'readings'])
 const { save, saving: taking, problem } = useSaving(() => id)
 const chosen = useNumberInAddress('reading')

@@ -42,7 +42,7 @@ const keys = useKeys()
 const WAYS = ['phone', 'mobile', 'email']
 const ADDRESS = ['address', 'city', 'postcode']
 
-const address = computed(() => `/api/lists/${encodeURIComponent(list)}`)
+const address = computed(() => `/api/lists/${encodeURIComponent(list)}` as const)
 const id = computed(() => encodeURIComponent(row.person.id))
 const noteField = useTemplateRef('noteField')
 

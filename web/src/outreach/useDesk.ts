@@ -20,7 +20,7 @@ export interface Target {
 export function useDesk(list: Ref<string>) {
   const queries = useQueryClient()
   const toast = useToast()
-  const addressOf = (id: string) => `/api/lists/${encodeURIComponent(id)}/desk`
+  const addressOf = (id: string) => `/api/lists/${encodeURIComponent(id)}/desk` as const
   /** What can be undone, the last one last. */
   const done = shallowRef<{ batch: string; words: string }[]>([])
 

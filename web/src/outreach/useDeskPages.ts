@@ -70,8 +70,8 @@ export function useDeskPages(
   ready: Ref<boolean>,
 ) {
   const queries = useQueryClient()
-  const address = computed(() => `/api/lists/${encodeURIComponent(list.value)}/desk`)
-  const question = computed(() => `${address.value}?${parameters(asked.value).toString()}`)
+  const address = computed(() => `/api/lists/${encodeURIComponent(list.value)}/desk` as const)
+  const question = computed(() => `${address.value}?${parameters(asked.value).toString()}` as const)
   /** The first and the last that are in sight, by their place in the order. */
   const inSight = shallowRef<readonly [number, number]>([0, 0])
 
@@ -79,7 +79,7 @@ export function useDeskPages(
   const query = (page: number) => {
     const to = question.value
     const from = page * PAGE
-    const path = `${to}&from=${String(from)}&size=${String(PAGE)}`
+    const path = `${to}&from=${String(from)}&size=${String(PAGE)}` as const
     return {
       queryKey: keyOf(page),
       queryFn: async (): Promise<Page> => ({ ...(await send<DeskView>(path)), to, from }),

@@ -8,7 +8,7 @@ import { columnsOf, SET_ORDER, USUAL_VIEW, usualView, type Shown, type View } fr
 export function useViews(list: Ref<string>, desk: Ref<Schemas['DeskView'] | undefined>) {
   const queries = useQueryClient()
   const toast = useToast()
-  const address = computed(() => `/api/lists/${encodeURIComponent(list.value)}/desk/views`)
+  const address = computed(() => `/api/lists/${encodeURIComponent(list.value)}/desk/views` as const)
   const key = computed(() => ['views', list.value])
   const view = shallowRef<View>(USUAL_VIEW)
   /** As a text, so that a desk that is read anew and shows the same changes nothing here. */

@@ -15,7 +15,7 @@ const visible = defineModel<boolean>('visible', { required: true })
 const { id, name } = defineProps<{ id: string; name: string }>()
 
 const queries = useQueryClient()
-const address = computed(() => `/api/lists/${encodeURIComponent(id)}/prompt`)
+const address = computed(() => `/api/lists/${encodeURIComponent(id)}/prompt` as const)
 const { data: kept, error } = useQuery({
   queryKey: computed(() => ['lists', id, 'prompt']),
   queryFn: () => send<Schemas['PromptRuleKept']>(address.value),

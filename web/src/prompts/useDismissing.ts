@@ -7,7 +7,8 @@ import { useToast } from 'primevue/usetoast'
 export function useDismissing() {
   const queries = useQueryClient()
   const toast = useToast()
-  const addressOf = (list: string) => `/api/lists/${encodeURIComponent(list)}/prompt/dismissals`
+  const addressOf = (list: string) =>
+    `/api/lists/${encodeURIComponent(list)}/prompt/dismissals` as const
 
   async function change(what: () => Promise<unknown>, words: string): Promise<boolean> {
     try {

@@ -8,7 +8,7 @@ const { query } = defineProps<{ query: string }>()
 
 const { data, error } = useQuery({
   queryKey: ['records', 'blank-lists', query],
-  queryFn: () => send<Schemas['Touched'][]>(`/api/records/state/blank/lists${query}`),
+  queryFn: () => send<Schemas['Touched'][]>(`/api/records/state/blank/lists?${query}`),
 })
 </script>
 

@@ -29,7 +29,7 @@ function toggle(one: Schemas['BlanksView']) {
 }
 
 function queryOf({ kind, field }: Schemas['BlanksView']): string {
-  return `?kind=${encodeURIComponent(kind)}&field=${encodeURIComponent(field)}`
+  return `kind=${encodeURIComponent(kind)}&field=${encodeURIComponent(field)}`
 }
 </script>
 

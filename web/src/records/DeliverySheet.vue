@@ -48,7 +48,7 @@ const KINDS = [
 
 const view = shallowRef(delivery)
 const refused = ref('')
-const address = computed(() => `/api/deliveries/${delivery.id}`)
+const address = computed(() => `/api/deliveries/${delivery.id}` as const)
 const found = computed(() => view.value.found)
 const trial = computed(() => view.value.trial)
 const intake = computed(() => view.value.intake as Intake | undefined)

@@ -2,12 +2,13 @@
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
+import type { Described } from '@/api/address'
 import { useQuery } from '@tanstack/vue-query'
 
 /** Records in doubt, one by one, and all of them as a file for whoever keeps the source. */
 const { address, query = '' } = defineProps<{
-  address: string
-  /** What is asked of the address, from the question mark on. */
+  address: Described
+  /** What is asked of the address, after the question mark. */
   query?: string
 }>()
 
@@ -27,7 +28,7 @@ const OPEN_TO_ALL = [
 
 const { data, error } = useQuery({
   queryKey: ['records', address, query],
-  queryFn: () => send<Schemas['OddTable']>(address + query),
+  queryFn: () => send<Schemas['OddTable']>(query ? `${address}?${query}` : address),
 })
 </script>
 
@@ -39,7 +40,7 @@ const { data, error } = useQuery({
       {{ count(data.total) }} in all<template v-if="data.rows.length < data.total"
         >, the first {{ count(data.rows.length) }} here</template
       >.
-      <a :href="`${address}/file${query}`" download
+      <a :href="`${address}/file${query && `?${query}`}`" download
         >All of them as a list for whoever keeps the source</a
       >
     </p>

@@ -56,7 +56,7 @@ const apart = (pair: Schemas['Pair']) =>
     `${pair.one.id} and ${pair.other.id} are two people, and are not offered again.`,
   )
 
-const undo = (address: string, done: string) =>
+const undo = (address: `apart/${string}` | `joined/${string}`, done: string) =>
   act(() => send(`${ADDRESS}/${address}`, { method: 'DELETE' }), done)
 
 async function look() {

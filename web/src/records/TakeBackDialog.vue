@@ -13,7 +13,7 @@ const look = shallowRef<Schemas['Undone']>()
 const failed = ref('')
 const everything = ref(false)
 const busy = ref(false)
-const address = `/api/deliveries/taken/${delivery.id}/taking-back`
+const address = `/api/deliveries/taken/${delivery.id}/taking-back` as const
 
 onMounted(async () => {
   try {

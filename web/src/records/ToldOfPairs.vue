@@ -5,7 +5,9 @@ import { Veiled } from '@/veil'
 
 /** What was said of pairs before, each to be undone. */
 const { told } = defineProps<{ told: Schemas['SamePerson']; busy: boolean }>()
-const emit = defineEmits<{ undo: [address: string, done: string] }>()
+const emit = defineEmits<{
+  undo: [address: `apart/${string}` | `joined/${string}`, done: string]
+}>()
 </script>
 
 <template>

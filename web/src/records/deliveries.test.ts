@@ -27,17 +27,19 @@ describe('a file that is being read', () => {
 
   it('is asked after until it is through, and no more once nobody watches', async () => {
     vi.useFakeTimers()
-    const asked = serving({ 'GET /d': () => ({ stage: asked.length < 3 ? 'READING' : 'TRIED' }) })
+    const asked = serving({
+      'GET /api/deliveries/d': () => ({ stage: asked.length < 3 ? 'READING' : 'TRIED' }),
+    })
     const stages: string[] = []
     const tell = (view: { stage: string }) => stages.push(view.stage)
-    const through = untilSettled('/d', tell, () => true)
+    const through = untilSettled('/api/deliveries/d', tell, () => true)
     await vi.runAllTimersAsync()
     await through
     expect(stages).toEqual(['READING', 'READING', 'TRIED'])
 
     asked.length = 0
     let watched = true
-    const left = untilSettled('/d', tell, () => watched)
+    const left = untilSettled('/api/deliveries/d', tell, () => watched)
     await vi.advanceTimersByTimeAsync(1)
     watched = false
     await vi.runAllTimersAsync()

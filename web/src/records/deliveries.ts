@@ -1,3 +1,4 @@
+import type { Address } from '@/api/address'
 import { Problem, send, type Schemas } from '@/api/client'
 import { csrfToken } from '@/api/csrf'
 
@@ -85,7 +86,7 @@ export function isWorking(stage: string): boolean {
 
 /** Asks again until nothing is being done with the file any more, or nobody watches any more. */
 export async function untilSettled<T extends { stage: string }>(
-  address: string,
+  address: Address,
   tell: (view: T) => void,
   isWatched: () => boolean,
 ): Promise<void> {

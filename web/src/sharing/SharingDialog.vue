@@ -33,7 +33,7 @@ const opened = ref(0)
 const { ask, forget, problem: asked } = useNewest()
 const { save: keep, say, saving, problem: refused } = useSaving(opened)
 const problem = computed(() => refused.value || asked.value)
-const address = computed(() => `/api/sharing/${encodeURIComponent(id)}`)
+const address = computed(() => `/api/sharing/${encodeURIComponent(id)}` as const)
 
 const owners = computed(() => colleagues.value.filter((one) => one.roles.includes('COORDINATOR')))
 const addable = computed(() => [

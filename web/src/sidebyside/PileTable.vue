@@ -15,12 +15,12 @@ const ON_A_PAGE = 100
 const view = shallowRef<Schemas['PileView']>()
 const from = ref(0)
 const asking = useNewest()
-const address = computed(() => `${COMPARISONS}/laid/${laid}/${pile}`)
+const address = computed(() => `${COMPARISONS}/laid/${laid}/${pile}` as const)
 const until = computed(() => from.value + (view.value?.rows.length ?? 0))
 
 watch(
   [address, from],
-  ([, start], [before] = ['', 0]) => {
+  ([, start], [before] = [undefined, 0]) => {
     if (before !== address.value && start !== 0) {
       from.value = 0
       return

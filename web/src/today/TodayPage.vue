@@ -38,7 +38,7 @@ const nobody = computed(() =>
   day.value?.peopleOf ? `None of ${day.value.peopleOf}’s people` : 'Nobody',
 )
 
-function address(list: string): string {
+function address(list: string) {
   return `/lists/${encodeURIComponent(list)}`
 }
 </script>

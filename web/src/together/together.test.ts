@@ -1,3 +1,4 @@
+import type { Address } from '@/api/address'
 import { serving, shown, type Asked } from '@/testing'
 import { useQuery } from '@tanstack/vue-query'
 import { flushPromises } from '@vue/test-utils'
@@ -38,22 +39,22 @@ afterEach(() => {
 async function page(): Promise<{ asked: () => string[]; desk: { told: number } }> {
   const desk = { told: 5 }
   const all: Asked[] = serving({
-    'GET /desk': () => desk,
-    'GET /log/ada': {},
-    'GET /log/bo': {},
-    'GET /lists': {},
-    'GET /today': {},
+    'GET /api/lists/kidney/desk': () => desk,
+    'GET /api/lists/kidney/desk/people/ada': {},
+    'GET /api/lists/kidney/desk/people/bo': {},
+    'GET /api/lists': {},
+    'GET /api/today': {},
   })
-  const shows = (queryKey: unknown[], path: string) =>
+  const shows = (queryKey: unknown[], path: Address) =>
     useQuery({ queryKey, queryFn: () => send(path) })
   await shown(
     defineComponent(() => {
       useTogether()
-      shows(['lists', 'kidney', 'desk', 'page', '', 0], '/desk')
-      shows(['lists', 'kidney', 'desk', 'log', 'ada'], '/log/ada')
-      shows(['lists', 'kidney', 'desk', 'log', 'bo'], '/log/bo')
-      shows(['lists'], '/lists')
-      shows(['today'], '/today')
+      shows(['lists', 'kidney', 'desk', 'page', '', 0], '/api/lists/kidney/desk')
+      shows(['lists', 'kidney', 'desk', 'log', 'ada'], '/api/lists/kidney/desk/people/ada')
+      shows(['lists', 'kidney', 'desk', 'log', 'bo'], '/api/lists/kidney/desk/people/bo')
+      shows(['lists'], '/api/lists')
+      shows(['today'], '/api/today')
       return () => h('div')
     }),
     {},
@@ -84,7 +85,7 @@ describe('what colleagues do', () => {
     const { asked } = await page()
     Stream.last.tell('lists', [NOTED], '6')
     await later()
-    expect(asked()).toEqual(['/desk', '/log/ada'])
+    expect(asked()).toEqual(['/api/lists/kidney/desk', '/api/lists/kidney/desk/people/ada'])
   })
 
   it('that the desk holds already has nothing read again', async () => {
@@ -95,7 +96,7 @@ describe('what colleagues do', () => {
     asked()
     Stream.last.tell('lists', [{ ...NOTED, people: [], whole: true }], '6')
     await later()
-    expect(asked()).not.toContain('/desk')
+    expect(asked()).not.toContain('/api/lists/kidney/desk')
   })
 
   it('at once is read once', async () => {
@@ -103,17 +104,21 @@ describe('what colleagues do', () => {
     Stream.last.tell('lists', [NOTED], '6')
     Stream.last.tell('lists', [{ ...NOTED, people: ['bo'] }], '7')
     await later()
-    expect(asked()).toEqual(['/desk', '/log/ada', '/log/bo'])
+    expect(asked()).toEqual([
+      '/api/lists/kidney/desk',
+      '/api/lists/kidney/desk/people/ada',
+      '/api/lists/kidney/desk/people/bo',
+    ])
   })
 
   it('about people in my hand, or about who is to be contacted, is told by Today', async () => {
     const { asked } = await page()
     Stream.last.tell('lists', [{ ...NOTED, mine: true }], '6')
     await later()
-    expect(asked()).toContain('/today')
+    expect(asked()).toContain('/api/today')
     Stream.last.tell('lists', [{ ...NOTED, open: true }], '7')
     await later()
-    expect(asked()).toContain('/today')
+    expect(asked()).toContain('/api/today')
   })
 
   it('about somebody is told at the rack a little later, once', async () => {
@@ -122,17 +127,22 @@ describe('what colleagues do', () => {
     await later()
     Stream.last.tell('lists', [NOTED], '7')
     await later()
-    expect(asked()).not.toContain('/lists')
+    expect(asked()).not.toContain('/api/lists')
     await vi.advanceTimersByTimeAsync(5000)
     await flushPromises()
-    expect(asked()).toEqual(['/lists'])
+    expect(asked()).toEqual(['/api/lists'])
   })
 
   it('about a list has the rack read again', async () => {
     const { asked } = await page()
     Stream.last.tell('lists', [{ ...NOTED, people: [], whole: true }], '6')
     await later()
-    expect(asked()).toEqual(['/desk', '/lists', '/log/ada', '/log/bo'])
+    expect(asked()).toEqual([
+      '/api/lists',
+      '/api/lists/kidney/desk',
+      '/api/lists/kidney/desk/people/ada',
+      '/api/lists/kidney/desk/people/bo',
+    ])
   })
 
   it('while the stream was broken is read when it is back, and nothing is where nothing was done', async () => {
@@ -145,16 +155,22 @@ describe('what colleagues do', () => {
     expect(asked()).toEqual([])
     Stream.last.tell('hello', { told: 9 })
     await later()
-    expect(asked()).toEqual(['/desk', '/lists', '/log/ada', '/log/bo', '/today'])
+    expect(asked()).toEqual([
+      '/api/lists',
+      '/api/lists/kidney/desk',
+      '/api/lists/kidney/desk/people/ada',
+      '/api/lists/kidney/desk/people/bo',
+      '/api/today',
+    ])
   })
 
   it('to the records has everything read again, each time', async () => {
     const { asked } = await page()
     Stream.last.tell('records', { behind: true })
     await later()
-    expect(asked()).toContain('/lists')
+    expect(asked()).toContain('/api/lists')
     Stream.last.tell('records', { behind: false })
     await later()
-    expect(asked()).toContain('/lists')
+    expect(asked()).toContain('/api/lists')
   })
 })

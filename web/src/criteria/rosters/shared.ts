@@ -12,8 +12,8 @@ export const rostersQuery = queryOptions({
   queryFn: () => send<SharedRoster[]>(ROSTERS),
 })
 
-export function addressOf(id: string): string {
-  return `${ROSTERS}/${encodeURIComponent(id)}`
+export function addressOf(id: string) {
+  return `${ROSTERS}/${encodeURIComponent(id)}` as const
 }
 
 /** As the server has it, with all its rows. */

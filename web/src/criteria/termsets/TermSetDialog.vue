@@ -120,8 +120,8 @@ watch([visible, settled, holds], ([shown, now, of]) => {
   }
 })
 
-function addressOf(id: string): string {
-  return `/api/term-sets/${encodeURIComponent(id)}`
+function addressOf(id: string) {
+  return `/api/term-sets/${encodeURIComponent(id)}` as const
 }
 
 const typed = computed(() => find.value.trim())

@@ -1,10 +1,9 @@
 <script setup lang="ts">
+import { FormDialog } from '@/controls'
 import { SHORTEST_PASSWORD } from '@/session'
 import { ifMatch, sendJson } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import type { Role } from '@/session'
-import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { reactive, ref, watch } from 'vue'
 import { ROLE_WORDS, ROLES, type Account } from './roles'
@@ -75,80 +74,74 @@ async function save() {
 </script>
 
 <template>
-  <Dialog
+  <FormDialog
     v-model:visible="visible"
-    modal
     :header="account ? account.displayName : 'New account'"
-    :style="{ width: '560px' }"
+    action="Save"
+    :width="560"
+    :problem="problem"
+    :busy="saving"
+    @done="save"
   >
-    <form class="form" @submit.prevent="save">
-      <p v-if="problem" class="notice whole" role="alert">{{ problem }}</p>
-      <template v-if="!account">
-        <label for="account-name">Signs in as</label>
-        <InputText id="account-name" v-model="draft.name" required maxlength="60" autofocus />
-      </template>
-      <label for="account-display">Name</label>
-      <InputText id="account-display" v-model="draft.displayName" required maxlength="100" />
-      <label for="account-email">E-mail</label>
-      <InputText
-        id="account-email"
-        v-model="draft.email"
-        type="email"
-        maxlength="254"
-        placeholder="where they read what is sent to them; may be empty"
-      />
-      <span>Roles</span>
-      <span class="roles">
-        <label v-for="one in ROLE_WORDS" :key="one.role">
-          <input
-            v-model="draft.roles"
-            type="checkbox"
-            :value="one.role"
-            :disabled="account?.vouchedFor"
-          />
-          {{ ROLES[one.role] }}<span class="quiet">: {{ one.does }}</span>
-        </label>
-        <span v-if="account?.vouchedFor" class="quiet">
-          as the practice’s sign-in service says each time they come
-        </span>
-      </span>
-      <label for="account-provider">Provider</label>
-      <InputText
-        id="account-provider"
-        v-model="draft.provider"
-        placeholder="as the records name them; for clinicians"
-      />
-      <span></span>
-      <label>
-        <input v-model="draft.ownPeopleOnly" type="checkbox" /> sees the people of this provider
-        only
+    <template v-if="!account">
+      <label for="account-name">Signs in as</label>
+      <InputText id="account-name" v-model="draft.name" required maxlength="60" autofocus />
+    </template>
+    <label for="account-display">Name</label>
+    <InputText id="account-display" v-model="draft.displayName" required maxlength="100" />
+    <label for="account-email">E-mail</label>
+    <InputText
+      id="account-email"
+      v-model="draft.email"
+      type="email"
+      maxlength="254"
+      placeholder="where they read what is sent to them; may be empty"
+    />
+    <span>Roles</span>
+    <span class="roles">
+      <label v-for="one in ROLE_WORDS" :key="one.role">
+        <input
+          v-model="draft.roles"
+          type="checkbox"
+          :value="one.role"
+          :disabled="account?.vouchedFor"
+        />
+        {{ ROLES[one.role] }}<span class="quiet">: {{ one.does }}</span>
       </label>
-      <span></span>
-      <label>
-        <input v-model="draft.givenListsOnly" type="checkbox" /> sees lists shared with them by name
-        or group only, not everybody’s
-      </label>
-      <label v-if="!account?.vouchedFor" for="account-password">Password</label>
-      <InputText
-        v-if="!account?.vouchedFor"
-        id="account-password"
-        v-model="draft.password"
-        type="password"
-        autocomplete="new-password"
-        :placeholder="account ? 'stays as it is' : `at least ${SHORTEST_PASSWORD} characters`"
-        :required="!account"
-      />
-      <template v-if="account">
-        <span></span>
-        <label><input v-model="draft.closed" type="checkbox" /> closed: can sign in no more</label>
-      </template>
-      <span></span>
-      <span class="buttons">
-        <Button type="submit" label="Save" :loading="saving" />
-        <Button type="button" text label="Leave as it was" @click="visible = false" />
+      <span v-if="account?.vouchedFor" class="quiet">
+        as the practice’s sign-in service says each time they come
       </span>
-    </form>
-  </Dialog>
+    </span>
+    <label for="account-provider">Provider</label>
+    <InputText
+      id="account-provider"
+      v-model="draft.provider"
+      placeholder="as the records name them; for clinicians"
+    />
+    <span></span>
+    <label>
+      <input v-model="draft.ownPeopleOnly" type="checkbox" /> sees the people of this provider only
+    </label>
+    <span></span>
+    <label>
+      <input v-model="draft.givenListsOnly" type="checkbox" /> sees lists shared with them by name
+      or group only, not everybody’s
+    </label>
+    <label v-if="!account?.vouchedFor" for="account-password">Password</label>
+    <InputText
+      v-if="!account?.vouchedFor"
+      id="account-password"
+      v-model="draft.password"
+      type="password"
+      autocomplete="new-password"
+      :placeholder="account ? 'stays as it is' : `at least ${SHORTEST_PASSWORD} characters`"
+      :required="!account"
+    />
+    <template v-if="account">
+      <span></span>
+      <label><input v-model="draft.closed" type="checkbox" /> closed: can sign in no more</label>
+    </template>
+  </FormDialog>
 </template>
 
 <style scoped>

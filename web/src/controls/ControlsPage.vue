@@ -58,7 +58,10 @@ const STATES = [
       <tbody>
         <tr>
           <td><Button label="Publish" /></td>
-          <td>What a place is for: one in sight at a time. Last in its row.</td>
+          <td>
+            What a place is for: one in sight at a time. Last in the head of a page; first beneath a
+            form (<code>FormDialog</code>), with the way out beside it.
+          </td>
         </tr>
         <tr>
           <td><Button label="Take next" outlined size="small" /></td>

@@ -110,17 +110,17 @@ function put(over: Schemas['SetSummary'] | undefined) {
       </ul>
     </template>
     <div class="buttons">
-      <Button text label="Leave it" @click="emit('close')" />
-      <Button
-        :outlined="known !== undefined"
-        label="Put it on the bench as a new set"
-        @click="put(undefined)"
-      />
       <Button
         v-if="known"
         :label="`Put it on the bench over “${known.name}”`"
         @click="put(known)"
       />
+      <Button
+        :outlined="known !== undefined"
+        label="Put it on the bench as a new set"
+        @click="put(undefined)"
+      />
+      <Button text label="Leave it" @click="emit('close')" />
     </div>
   </Dialog>
 </template>
@@ -132,10 +132,6 @@ h2 {
 }
 
 .buttons {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: flex-end;
-  gap: 8px;
   margin-top: 10px;
 }
 </style>

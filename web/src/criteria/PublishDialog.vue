@@ -1,10 +1,9 @@
 <script setup lang="ts">
+import { FormDialog } from '@/controls'
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { count } from '@/stick'
 import { refDebounced } from '@vueuse/core'
-import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import Textarea from 'primevue/textarea'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { CriteriaDocument } from './document'
@@ -49,41 +48,39 @@ watch(of, (what) => {
 </script>
 
 <template>
-  <Dialog
+  <FormDialog
     v-model:visible="visible"
-    modal
     :header="next ? `Publish version ${String(next.version)}` : 'Publish'"
-    :style="{ width: '640px' }"
+    action="Publish"
+    leave="Not yet"
+    :width="640"
+    :problem="problem || failed"
+    :busy="publishing"
+    stacked
+    @done="emit('publish', note.trim())"
   >
-    <form @submit.prevent="emit('publish', note.trim())">
-      <p v-if="problem || failed" class="notice" role="alert">{{ problem || failed }}</p>
-      <template v-if="next">
-        <p>
-          {{ count(next.on) }} on the list today<template v-if="next.toCheck"
-            >, {{ count(next.toCheck) }} to check, since the records do not say enough</template
-          ><template v-if="next.version > 1"
-            >: {{ count(next.joined) }} join, {{ count(next.left) }} leave by it</template
-          >.
-        </p>
-        <ul v-if="next.changes.length">
-          <li v-for="change in next.changes" :key="change">{{ change }}</li>
-        </ul>
-        <p v-else-if="next.version > 1" class="quiet">Nothing in it says otherwise than before.</p>
-        <ul v-if="next.doubts.length" class="doubts" aria-label="Doubts">
-          <li v-for="doubt in next.doubts" :key="doubt">{{ doubt }}</li>
-        </ul>
-      </template>
-      <p v-else-if="!failed" class="quiet">What it would change is being read.</p>
-      <label>
-        Why (others will read this beside the version)
-        <Textarea v-model="note" rows="2" maxlength="2000" autofocus />
-      </label>
-      <div class="buttons">
-        <Button type="button" text label="Not yet" @click="visible = false" />
-        <Button type="submit" label="Publish" :loading="publishing" />
-      </div>
-    </form>
-  </Dialog>
+    <template v-if="next">
+      <p>
+        {{ count(next.on) }} on the list today<template v-if="next.toCheck"
+          >, {{ count(next.toCheck) }} to check, since the records do not say enough</template
+        ><template v-if="next.version > 1"
+          >: {{ count(next.joined) }} join, {{ count(next.left) }} leave by it</template
+        >.
+      </p>
+      <ul v-if="next.changes.length">
+        <li v-for="change in next.changes" :key="change">{{ change }}</li>
+      </ul>
+      <p v-else-if="next.version > 1" class="quiet">Nothing in it says otherwise than before.</p>
+      <ul v-if="next.doubts.length" class="doubts" aria-label="Doubts">
+        <li v-for="doubt in next.doubts" :key="doubt">{{ doubt }}</li>
+      </ul>
+    </template>
+    <p v-else-if="!failed" class="quiet">What it would change is being read.</p>
+    <label>
+      Why (others will read this beside the version)
+      <Textarea v-model="note" rows="2" maxlength="2000" autofocus />
+    </label>
+  </FormDialog>
 </template>
 
 <style scoped>
@@ -94,12 +91,5 @@ label {
 
 .doubts {
   color: var(--brick);
-}
-
-.buttons {
-  display: flex;
-  justify-content: flex-end;
-  gap: 8px;
-  margin-top: 10px;
 }
 </style>

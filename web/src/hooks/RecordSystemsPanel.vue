@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { FormDialog } from '@/controls'
 import { ifMatch, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import { useSession } from '@/session'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, reactive, ref } from 'vue'
@@ -116,65 +116,60 @@ async function remove() {
       </template>
     </template>
     <StandIn v-if="standIn?.there" />
-    <Dialog
+    <FormDialog
       v-model:visible="shown"
-      modal
       :header="draft.revision > 0 ? draft.name : 'A record system that may ask'"
-      :style="{ width: '620px', maxWidth: '97vw' }"
+      action="Save"
+      :width="620"
+      :problem="problem"
+      :busy="saving"
+      @done="save"
     >
-      <form class="form" @submit.prevent="save">
-        <p v-if="problem" class="notice whole" role="alert">{{ problem }}</p>
-        <template v-if="draft.revision === 0">
-          <label for="system-id">Short name</label>
-          <InputText
-            id="system-id"
-            v-model="draft.id"
-            required
-            maxlength="60"
-            pattern="[a-z0-9\-]+"
-            placeholder="small letters, digits and hyphens"
-          />
-        </template>
-        <label for="system-name">Name</label>
-        <InputText id="system-name" v-model="draft.name" required maxlength="100" />
-        <label for="system-issuer">Signs as</label>
+      <template v-if="draft.revision === 0">
+        <label for="system-id">Short name</label>
         <InputText
-          id="system-issuer"
-          v-model="draft.issuer"
+          id="system-id"
+          v-model="draft.id"
           required
-          maxlength="500"
-          placeholder="the iss of its tokens"
+          maxlength="60"
+          pattern="[a-z0-9\-]+"
+          placeholder="small letters, digits and hyphens"
         />
-        <label for="system-keys">Public keys</label>
-        <Textarea
-          id="system-keys"
-          v-model="draft.keys"
-          required
-          rows="4"
-          maxlength="20000"
-          placeholder='{"keys": […]}, as the record system gives them'
-        />
-        <label for="system-numbers">Identifier</label>
-        <InputText
-          id="system-numbers"
-          v-model="draft.numberSystem"
-          maxlength="500"
-          placeholder="system of the number; empty: the id of its patients"
-        />
-        <label for="system-source">Source</label>
-        <InputText
-          id="system-source"
-          v-model="draft.source"
-          maxlength="200"
-          placeholder="the source in Records whose numbers these are; may be empty"
-        />
-        <span></span>
-        <span class="buttons">
-          <Button type="submit" label="Save" :loading="saving" />
-          <Button type="button" text label="Leave as it was" @click="shown = false" />
-        </span>
-      </form>
-    </Dialog>
+      </template>
+      <label for="system-name">Name</label>
+      <InputText id="system-name" v-model="draft.name" required maxlength="100" />
+      <label for="system-issuer">Signs as</label>
+      <InputText
+        id="system-issuer"
+        v-model="draft.issuer"
+        required
+        maxlength="500"
+        placeholder="the iss of its tokens"
+      />
+      <label for="system-keys">Public keys</label>
+      <Textarea
+        id="system-keys"
+        v-model="draft.keys"
+        required
+        rows="4"
+        maxlength="20000"
+        placeholder='{"keys": […]}, as the record system gives them'
+      />
+      <label for="system-numbers">Identifier</label>
+      <InputText
+        id="system-numbers"
+        v-model="draft.numberSystem"
+        maxlength="500"
+        placeholder="system of the number; empty: the id of its patients"
+      />
+      <label for="system-source">Source</label>
+      <InputText
+        id="system-source"
+        v-model="draft.source"
+        maxlength="200"
+        placeholder="the source in Records whose numbers these are; may be empty"
+      />
+    </FormDialog>
   </section>
 </template>
 

@@ -1,8 +1,7 @@
 <script setup lang="ts">
+import { FormDialog } from '@/controls'
 import { useColleagues } from '@/accounts'
 import { worksLists } from '@/session'
-import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
 
 /** To which colleague somebody is given. */
@@ -25,27 +24,22 @@ function give() {
 </script>
 
 <template>
-  <Dialog
+  <FormDialog
     v-model:visible="visible"
-    modal
     :header="people > 1 ? `Give ${String(people)} people to` : 'Give to'"
-    :style="{ width: '400px' }"
+    action="Give"
+    :width="400"
+    :ready="to !== ''"
+    @done="give"
   >
-    <form class="form" @submit.prevent="give">
-      <fieldset class="whole">
-        <legend class="quiet">Arrow keys choose, Enter gives.</legend>
-        <label v-for="(one, i) in working" :key="one.name">
-          <input v-model="to" type="radio" name="give-to" :value="one.name" :autofocus="i === 0" />
-          {{ one.displayName }}
-        </label>
-      </fieldset>
-      <span></span>
-      <span class="buttons">
-        <Button type="submit" label="Give" :disabled="to === ''" />
-        <Button type="button" text label="Leave as it was" @click="visible = false" />
-      </span>
-    </form>
-  </Dialog>
+    <fieldset class="whole">
+      <legend class="quiet">Arrow keys choose, Enter gives.</legend>
+      <label v-for="(one, i) in working" :key="one.name">
+        <input v-model="to" type="radio" name="give-to" :value="one.name" :autofocus="i === 0" />
+        {{ one.displayName }}
+      </label>
+    </fieldset>
+  </FormDialog>
 </template>
 
 <style scoped>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
+import { FormDialog } from '@/controls'
 import { useColleagues } from '@/accounts'
 import { send, sendJson, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import { useTyping } from '@/api/typing'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
 import MultiSelect from 'primevue/multiselect'
@@ -86,160 +85,156 @@ async function save() {
 </script>
 
 <template>
-  <Dialog
+  <FormDialog
     v-model:visible="visible"
-    modal
     :header="`How “${desk.name}” is worked`"
-    :style="{ width: '760px', maxWidth: '97vw' }"
+    action="Save"
+    :width="760"
+    :problem="problem"
+    :busy="saving"
+    stacked
+    @done="save"
   >
-    <form @submit.prevent="save">
-      <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
-      <h2>Contact plan</h2>
-      <ol>
-        <li v-for="(step, i) in draft.plan.steps" :key="i">
-          <DayCount v-model="step.afterDays" :aria-label="`Days before step ${String(i + 1)}`" />
-          days after {{ i === 0 ? 'joining' : 'that' }}:
-          <select v-model="step.step" class="plain" :aria-label="`Step ${String(i + 1)}`">
-            <option v-for="one in STEPS" :key="one.step" :value="one.step">{{ one.name }}</option>
-          </select>
-          <button
-            v-if="draft.plan.steps.length > 1"
-            type="button"
-            class="word"
-            :aria-label="`Leave out step ${String(i + 1)}`"
-            @click="draft.plan.steps.splice(i, 1)"
-          >
-            leave out
-          </button>
-        </li>
-      </ol>
-      <p>
+    <h2>Contact plan</h2>
+    <ol>
+      <li v-for="(step, i) in draft.plan.steps" :key="i">
+        <DayCount v-model="step.afterDays" :aria-label="`Days before step ${String(i + 1)}`" />
+        days after {{ i === 0 ? 'joining' : 'that' }}:
+        <select v-model="step.step" class="plain" :aria-label="`Step ${String(i + 1)}`">
+          <option v-for="one in STEPS" :key="one.step" :value="one.step">{{ one.name }}</option>
+        </select>
         <button
+          v-if="draft.plan.steps.length > 1"
           type="button"
           class="word"
-          @click="draft.plan.steps.push({ step: 'CALL', afterDays: 7 })"
+          :aria-label="`Leave out step ${String(i + 1)}`"
+          @click="draft.plan.steps.splice(i, 1)"
         >
-          Add a step
+          leave out
         </button>
-      </p>
-      <p>
-        When they were reached, look again after
-        <DayCount v-model="draft.plan.afterReached" aria-label="Days after they were reached" />
-        days; when they have an appointment, after
-        <DayCount v-model="draft.plan.afterBooked" aria-label="Days after they booked" />
-        days.
-      </p>
+      </li>
+    </ol>
+    <p>
+      <button
+        type="button"
+        class="word"
+        @click="draft.plan.steps.push({ step: 'CALL', afterDays: 7 })"
+      >
+        Add a step
+      </button>
+    </p>
+    <p>
+      When they were reached, look again after
+      <DayCount v-model="draft.plan.afterReached" aria-label="Days after they were reached" />
+      days; when they have an appointment, after
+      <DayCount v-model="draft.plan.afterBooked" aria-label="Days after they booked" />
+      days.
+    </p>
 
-      <h2>What it is called to the people on it</h2>
-      <p>
-        <InputText
-          v-model="draft.called"
-          maxlength="200"
-          placeholder="such as: your hearing check"
-          aria-label="What the list is called to the people on it"
-          class="called"
-        />
-        <span class="quiet">
-          where a letter says <code>{{ LIST_FIELD }}</code></span
-        >
-      </p>
+    <h2>What it is called to the people on it</h2>
+    <p>
+      <InputText
+        v-model="draft.called"
+        maxlength="200"
+        placeholder="such as: your hearing check"
+        aria-label="What the list is called to the people on it"
+        class="called"
+      />
+      <span class="quiet">
+        where a letter says <code>{{ LIST_FIELD }}</code></span
+      >
+    </p>
 
-      <h2>How many should have it</h2>
-      <p>
-        <InputNumber
-          v-model="target"
-          :min="1"
-          :max="100"
-          suffix=" %"
-          placeholder="no target"
-          aria-label="Target, in percent of the eligible"
-          :input-style="{ width: '90px' }"
-        />
-        <span class="quiet"> of the eligible; a notch on the stick of the list</span>
-      </p>
+    <h2>How many should have it</h2>
+    <p>
+      <InputNumber
+        v-model="target"
+        :min="1"
+        :max="100"
+        suffix=" %"
+        placeholder="no target"
+        aria-label="Target, in percent of the eligible"
+        :input-style="{ width: '90px' }"
+      />
+      <span class="quiet"> of the eligible; a notch on the stick of the list</span>
+    </p>
 
-      <h2>Held back, with the reason</h2>
-      <p>
-        Who has an appointment within
-        <DayCount
-          v-model="draft.hold.appointmentDays"
-          :max="730"
-          aria-label="Days within which an appointment holds back"
-        />
-        days; who was reached on any list in the last
-        <DayCount
-          v-model="draft.hold.reachedDays"
-          :max="730"
-          aria-label="Days for which being reached holds back"
-        />
-        days (0: nobody).
-      </p>
-      <p class="checks">
-        <label
-          ><input v-model="draft.hold.doNotContact" type="checkbox" /> who asked not to be
-          contacted</label
-        >
-        <label
-          ><input v-model="draft.hold.noWay" type="checkbox" /> who has no phone, e-mail or
-          address</label
-        >
-      </p>
+    <h2>Held back, with the reason</h2>
+    <p>
+      Who has an appointment within
+      <DayCount
+        v-model="draft.hold.appointmentDays"
+        :max="730"
+        aria-label="Days within which an appointment holds back"
+      />
+      days; who was reached on any list in the last
+      <DayCount
+        v-model="draft.hold.reachedDays"
+        :max="730"
+        aria-label="Days for which being reached holds back"
+      />
+      days (0: nobody).
+    </p>
+    <p class="checks">
+      <label
+        ><input v-model="draft.hold.doNotContact" type="checkbox" /> who asked not to be
+        contacted</label
+      >
+      <label
+        ><input v-model="draft.hold.noWay" type="checkbox" /> who has no phone, e-mail or
+        address</label
+      >
+    </p>
 
-      <h2>Parts, for several callers</h2>
-      <div v-for="(one, i) in draft.parts" :key="i" class="part">
-        <InputText
-          v-model="one.name"
-          placeholder="Name"
-          :aria-label="`Name of part ${String(i + 1)}`"
-        />
-        <MultiSelect
-          v-model="one.sites"
-          :show-toggle-all="false"
-          :options="sites"
-          placeholder="all sites"
-          :aria-label="`Sites of part ${String(i + 1)}`"
-        />
-        <MultiSelect
-          v-model="one.providers"
-          :show-toggle-all="false"
-          :options="providers"
-          placeholder="all providers"
-          :aria-label="`Providers of part ${String(i + 1)}`"
-        />
-        <MultiSelect
-          v-model="one.colleagues"
-          :show-toggle-all="false"
-          :options="[...colleagues]"
-          option-label="displayName"
-          option-value="name"
-          placeholder="given to nobody"
-          :aria-label="`Colleagues of part ${String(i + 1)}`"
-        />
-        <button
-          type="button"
-          class="word"
-          :aria-label="`Leave out part ${String(i + 1)}`"
-          @click="draft.parts.splice(i, 1)"
-        >
-          ×
-        </button>
-      </div>
-      <p>
-        <button
-          type="button"
-          class="word"
-          @click="draft.parts.push({ name: '', sites: [], providers: [], colleagues: [] })"
-        >
-          Cut out a part
-        </button>
-      </p>
-
-      <p class="buttons">
-        <Button type="submit" label="Save" :loading="saving" />
-        <Button type="button" text label="Leave as it was" @click="visible = false" />
-      </p>
-    </form>
-  </Dialog>
+    <h2>Parts, for several callers</h2>
+    <div v-for="(one, i) in draft.parts" :key="i" class="part">
+      <InputText
+        v-model="one.name"
+        placeholder="Name"
+        :aria-label="`Name of part ${String(i + 1)}`"
+      />
+      <MultiSelect
+        v-model="one.sites"
+        :show-toggle-all="false"
+        :options="sites"
+        placeholder="all sites"
+        :aria-label="`Sites of part ${String(i + 1)}`"
+      />
+      <MultiSelect
+        v-model="one.providers"
+        :show-toggle-all="false"
+        :options="providers"
+        placeholder="all providers"
+        :aria-label="`Providers of part ${String(i + 1)}`"
+      />
+      <MultiSelect
+        v-model="one.colleagues"
+        :show-toggle-all="false"
+        :options="[...colleagues]"
+        option-label="displayName"
+        option-value="name"
+        placeholder="given to nobody"
+        :aria-label="`Colleagues of part ${String(i + 1)}`"
+      />
+      <button
+        type="button"
+        class="word"
+        :aria-label="`Leave out part ${String(i + 1)}`"
+        @click="draft.parts.splice(i, 1)"
+      >
+        ×
+      </button>
+    </div>
+    <p>
+      <button
+        type="button"
+        class="word"
+        @click="draft.parts.push({ name: '', sites: [], providers: [], colleagues: [] })"
+      >
+        Cut out a part
+      </button>
+    </p>
+  </FormDialog>
 </template>
 
 <style scoped>

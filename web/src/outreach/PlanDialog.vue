@@ -1,8 +1,7 @@
 <script setup lang="ts">
+import { FormDialog } from '@/controls'
 import { fromIso, toIso } from '@/days'
-import Button from 'primevue/button'
 import DatePicker from 'primevue/datepicker'
-import Dialog from 'primevue/dialog'
 import { ref, watch } from 'vue'
 import { STEPS, type Step } from './words'
 
@@ -41,42 +40,41 @@ function save() {
 </script>
 
 <template>
-  <Dialog v-model:visible="visible" modal header="What comes next" :style="{ width: '420px' }">
-    <form class="form" @submit.prevent="save">
-      <label for="next-step">What</label>
-      <select id="next-step" v-model="step">
-        <option v-for="one in STEPS" :key="one.step" :value="one.step">{{ one.name }}</option>
-      </select>
-      <label for="next-day">When</label>
-      <DatePicker
-        :model-value="fromIso(day)"
-        date-format="d M yy"
-        input-id="next-day"
-        :show-on-focus="false"
-        show-icon
-        icon-display="input"
-        :pt="{ pcInputText: { root: { autofocus: true } } }"
-        @update:model-value="day = $event instanceof Date ? toIso($event) : day"
-      />
-      <span></span>
-      <span class="ahead">
-        <button
-          v-for="one in AHEAD"
-          :key="one.days"
-          type="button"
-          class="word"
-          @click="day = ahead(one.days)"
-        >
-          {{ one.name }}
-        </button>
-      </span>
-      <span></span>
-      <span class="buttons">
-        <Button type="submit" label="Plan it" />
-        <Button type="button" text label="Leave as it was" @click="visible = false" />
-      </span>
-    </form>
-  </Dialog>
+  <FormDialog
+    v-model:visible="visible"
+    header="What comes next"
+    action="Plan it"
+    :width="420"
+    @done="save"
+  >
+    <label for="next-step">What</label>
+    <select id="next-step" v-model="step">
+      <option v-for="one in STEPS" :key="one.step" :value="one.step">{{ one.name }}</option>
+    </select>
+    <label for="next-day">When</label>
+    <DatePicker
+      :model-value="fromIso(day)"
+      date-format="d M yy"
+      input-id="next-day"
+      :show-on-focus="false"
+      show-icon
+      icon-display="input"
+      :pt="{ pcInputText: { root: { autofocus: true } } }"
+      @update:model-value="day = $event instanceof Date ? toIso($event) : day"
+    />
+    <span></span>
+    <span class="ahead">
+      <button
+        v-for="one in AHEAD"
+        :key="one.days"
+        type="button"
+        class="word"
+        @click="day = ahead(one.days)"
+      >
+        {{ one.name }}
+      </button>
+    </span>
+  </FormDialog>
 </template>
 
 <style scoped>

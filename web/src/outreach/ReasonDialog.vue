@@ -1,8 +1,7 @@
 <script setup lang="ts">
+import { FormDialog } from '@/controls'
 import { fromIso, toIso } from '@/days'
-import Button from 'primevue/button'
 import DatePicker from 'primevue/datepicker'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 
 import { ref, watch } from 'vue'
@@ -44,52 +43,44 @@ function save() {
 </script>
 
 <template>
-  <Dialog
+  <FormDialog
     v-model:visible="visible"
-    modal
     :header="
       (what === 'excuse' ? 'Excuse' : 'Close on this list') +
       (people > 1 ? `: ${String(people)} people` : '')
     "
-    :style="{ width: '480px' }"
+    :action="what === 'excuse' ? 'Excuse' : 'Close'"
+    :width="480"
+    @done="save"
   >
-    <form class="form" @submit.prevent="save">
-      <label for="reason">Why</label>
-      <span>
-        <InputText id="reason" v-model="reason" fluid autofocus required maxlength="2000" />
-        <span class="offered">
-          <button
-            v-for="one in OFFERED[what]"
-            :key="one"
-            type="button"
-            class="word"
-            @click="reason = one"
-          >
-            {{ one }}
-          </button>
-        </span>
-      </span>
-      <template v-if="what === 'excuse'">
-        <label for="until">Until</label>
-        <DatePicker
-          :model-value="fromIso(until)"
-          date-format="d M yy"
-          input-id="until"
-          show-button-bar
-          placeholder="for good"
-          :min-date="fromIso(today) ?? undefined"
-          @update:model-value="until = $event instanceof Date ? toIso($event) : ''"
-        />
-        <span></span>
-        <label
-          ><input v-model="everywhere" type="checkbox" /> on all lists, not this one alone</label
+    <label for="reason">Why</label>
+    <span>
+      <InputText id="reason" v-model="reason" fluid autofocus required maxlength="2000" />
+      <span class="offered">
+        <button
+          v-for="one in OFFERED[what]"
+          :key="one"
+          type="button"
+          class="word"
+          @click="reason = one"
         >
-      </template>
-      <span></span>
-      <span class="buttons">
-        <Button type="submit" :label="what === 'excuse' ? 'Excuse' : 'Close'" />
-        <Button type="button" text label="Leave as it was" @click="visible = false" />
+          {{ one }}
+        </button>
       </span>
-    </form>
-  </Dialog>
+    </span>
+    <template v-if="what === 'excuse'">
+      <label for="until">Until</label>
+      <DatePicker
+        :model-value="fromIso(until)"
+        date-format="d M yy"
+        input-id="until"
+        show-button-bar
+        placeholder="for good"
+        :min-date="fromIso(today) ?? undefined"
+        @update:model-value="until = $event instanceof Date ? toIso($event) : ''"
+      />
+      <span></span>
+      <label><input v-model="everywhere" type="checkbox" /> on all lists, not this one alone</label>
+    </template>
+  </FormDialog>
 </template>

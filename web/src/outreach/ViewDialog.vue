@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
+import { FormDialog } from '@/controls'
 import InputText from 'primevue/inputtext'
 import { reactive, watch } from 'vue'
 import { SET_ORDER, USUAL_VIEW, type ColumnId, type DeskColumn, type View } from './columns'
@@ -60,93 +59,92 @@ function use() {
 </script>
 
 <template>
-  <Dialog v-model:visible="visible" modal header="Columns of the desk" :style="{ width: '520px' }">
-    <form @submit.prevent="use">
-      <p v-if="views.length > 1" class="kept">
-        Yours:
-        <span v-for="one in views" :key="one.name">
-          <button type="button" class="word" @click="begin(one)">{{ one.name }}</button>
+  <FormDialog
+    v-model:visible="visible"
+    header="Columns of the desk"
+    action="Use it"
+    stacked
+    @done="use"
+  >
+    <p v-if="views.length > 1" class="kept">
+      Yours:
+      <span v-for="one in views" :key="one.name">
+        <button type="button" class="word" @click="begin(one)">{{ one.name }}</button>
+        <button
+          v-if="one.name !== USUAL_VIEW.name"
+          type="button"
+          class="word"
+          :aria-label="`Forget ${one.name}`"
+          @click="
+            emit(
+              'save',
+              views.filter((other) => other.name !== one.name),
+            )
+          "
+        >
+          ×
+        </button>
+      </span>
+    </p>
+    <ul>
+      <li v-for="column in ordered()" :key="column.id">
+        <label>
+          <input
+            type="checkbox"
+            :checked="draft.columns.includes(column.id)"
+            :disabled="column.id === 'name'"
+            @change="turn(column.id)"
+          />
+          {{ column.name }}
+        </label>
+        <template v-if="draft.columns.includes(column.id)">
           <button
-            v-if="one.name !== USUAL_VIEW.name"
             type="button"
             class="word"
-            :aria-label="`Forget ${one.name}`"
-            @click="
-              emit(
-                'save',
-                views.filter((other) => other.name !== one.name),
-              )
-            "
+            :aria-label="`${column.name} further left`"
+            @click="move(column.id, -1)"
           >
-            ×
+            ↑
           </button>
-        </span>
-      </p>
-      <ul>
-        <li v-for="column in ordered()" :key="column.id">
-          <label>
-            <input
-              type="checkbox"
-              :checked="draft.columns.includes(column.id)"
-              :disabled="column.id === 'name'"
-              @change="turn(column.id)"
-            />
-            {{ column.name }}
-          </label>
-          <template v-if="draft.columns.includes(column.id)">
-            <button
-              type="button"
-              class="word"
-              :aria-label="`${column.name} further left`"
-              @click="move(column.id, -1)"
-            >
-              ↑
-            </button>
-            <button
-              type="button"
-              class="word"
-              :aria-label="`${column.name} further right`"
-              @click="move(column.id, 1)"
-            >
-              ↓
-            </button>
-          </template>
-        </li>
-      </ul>
-      <div class="form">
-        <label for="group-by">Group by</label>
-        <select id="group-by" v-model="draft.groupBy">
-          <option value="">nothing</option>
-          <option
-            v-for="column in columns.filter((one) => !one.telling)"
-            :key="column.id"
-            :value="column.id"
+          <button
+            type="button"
+            class="word"
+            :aria-label="`${column.name} further right`"
+            @click="move(column.id, 1)"
           >
-            {{ column.name }}
-          </option>
-        </select>
-        <template v-if="usual.sortBy === SET_ORDER">
-          <label for="set-order">Order</label>
-          <label>
-            <input
-              id="set-order"
-              type="checkbox"
-              :checked="draft.sortBy === SET_ORDER"
-              @change="draft.sortBy = draft.sortBy === SET_ORDER ? USUAL_VIEW.sortBy : SET_ORDER"
-            />
-            as the set orders its list
-          </label>
+            ↓
+          </button>
         </template>
-        <label for="view-name">Kept as</label>
-        <InputText id="view-name" v-model="draft.name" maxlength="60" />
-        <span></span>
-        <span class="buttons">
-          <Button type="submit" label="Use it" />
-          <Button type="button" text label="Leave as it was" @click="visible = false" />
-        </span>
-      </div>
-    </form>
-  </Dialog>
+      </li>
+    </ul>
+    <div class="form">
+      <label for="group-by">Group by</label>
+      <select id="group-by" v-model="draft.groupBy">
+        <option value="">nothing</option>
+        <option
+          v-for="column in columns.filter((one) => !one.telling)"
+          :key="column.id"
+          :value="column.id"
+        >
+          {{ column.name }}
+        </option>
+      </select>
+      <template v-if="usual.sortBy === SET_ORDER">
+        <label for="set-order">Order</label>
+        <label>
+          <input
+            id="set-order"
+            type="checkbox"
+            :checked="draft.sortBy === SET_ORDER"
+            @change="draft.sortBy = draft.sortBy === SET_ORDER ? USUAL_VIEW.sortBy : SET_ORDER"
+          />
+          as the set orders its list
+        </label>
+      </template>
+      <label for="view-name">Kept as</label>
+      <InputText id="view-name" v-model="draft.name" maxlength="60" />
+    </div>
+  </FormDialog>
 </template>
 
 <style scoped>

@@ -1,8 +1,7 @@
 <script setup lang="ts">
+import { FormDialog } from '@/controls'
 import { fromIso, toIso } from '@/days'
 import { useSession } from '@/session'
-import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 
@@ -42,37 +41,26 @@ function save() {
 </script>
 
 <template>
-  <Dialog
+  <FormDialog
     v-model:visible="visible"
-    modal
     :header="`Do not mention “${list}” for a while`"
-    :style="{ width: '460px' }"
+    action="Do not mention it"
+    :width="460"
+    :ready="reason.trim() !== ''"
+    @done="save"
   >
-    <form class="form" @submit.prevent="save">
-      <label for="dismiss-why">Why</label>
-      <span>
-        <InputText id="dismiss-why" v-model="reason" fluid autofocus required maxlength="400" />
-        <span class="offered">
-          <button
-            v-for="one in OFFERED"
-            :key="one"
-            type="button"
-            class="word"
-            @click="reason = one"
-          >
-            {{ one }}
-          </button>
-        </span>
+    <label for="dismiss-why">Why</label>
+    <span>
+      <InputText id="dismiss-why" v-model="reason" fluid autofocus required maxlength="400" />
+      <span class="offered">
+        <button v-for="one in OFFERED" :key="one" type="button" class="word" @click="reason = one">
+          {{ one }}
+        </button>
       </span>
-      <label for="dismiss-while">For</label>
-      <select id="dismiss-while" v-model="days">
-        <option v-for="one in WHILES" :key="one.days" :value="one.days">{{ one.name }}</option>
-      </select>
-      <span></span>
-      <span class="buttons">
-        <Button type="submit" label="Do not mention it" :disabled="reason.trim() === ''" />
-        <Button type="button" text label="Leave as it was" @click="visible = false" />
-      </span>
-    </form>
-  </Dialog>
+    </span>
+    <label for="dismiss-while">For</label>
+    <select id="dismiss-while" v-model="days">
+      <option v-for="one in WHILES" :key="one.days" :value="one.days">{{ one.name }}</option>
+    </select>
+  </FormDialog>
 </template>

@@ -1,10 +1,9 @@
 <script setup lang="ts">
+import { FormDialog } from '@/controls'
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import { useTyping } from '@/api/typing'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import Textarea from 'primevue/textarea'
 import { computed, watch } from 'vue'
 
@@ -59,16 +58,19 @@ async function save() {
 </script>
 
 <template>
-  <Dialog
+  <FormDialog
     v-model:visible="visible"
-    modal
     :header="`When “${name}” prompts`"
-    :style="{ width: '600px', maxWidth: '97vw' }"
+    action="Save"
+    :width="600"
+    :problem="problem || (error ? sentenceOf(error) : '')"
+    :busy="saving"
+    :ready="typed !== undefined"
+    stacked
+    @done="save"
   >
-    <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
-    <p v-else-if="!typed" class="quiet">When it prompts is being fetched.</p>
-    <form v-if="typed" @submit.prevent="save">
-      <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
+    <p v-if="!typed && !error" class="quiet">When it prompts is being fetched.</p>
+    <template v-if="typed">
       <p class="quiet">
         Whoever has somebody before them who is on this list is told so. Never of who is to check,
         excused, or held back.
@@ -100,12 +102,8 @@ async function save() {
         maxlength="500"
         placeholder="such as: Your hearing check is due. Shall we find a day?"
       />
-      <p class="buttons">
-        <Button type="submit" label="Save" :loading="saving" />
-        <Button type="button" text label="Leave as it was" @click="visible = false" />
-      </p>
-    </form>
-  </Dialog>
+    </template>
+  </FormDialog>
 </template>
 
 <style scoped>

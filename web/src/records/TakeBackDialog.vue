@@ -67,10 +67,10 @@ async function takeBack() {
         </label>
       </template>
     </template>
-    <template #footer>
-      <Button text label="Leave it as it is" @click="emit('close')" />
+    <div class="buttons">
       <Button v-if="look" label="Take back" :disabled="busy" @click="takeBack" />
-    </template>
+      <Button text label="Leave it as it is" @click="emit('close')" />
+    </div>
   </Dialog>
 </template>
 

@@ -1,11 +1,10 @@
 <script setup lang="ts">
+import { FormDialog } from '@/controls'
 import { useColleagues } from '@/accounts'
 import { ifMatch, send, sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { useSaving } from '@/api/saving'
 import { useQueryClient } from '@tanstack/vue-query'
-import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import { computed, ref, shallowRef, watch } from 'vue'
 
 type Right = Schemas['SharingView']['everybody']
@@ -104,57 +103,57 @@ async function save() {
 </script>
 
 <template>
-  <Dialog v-model:visible="visible" modal :header="`Share “${name}”`" :style="{ width: '520px' }">
-    <form class="form" @submit.prevent="save">
-      <p v-if="problem" class="notice whole" role="alert">{{ problem }}</p>
-      <label for="share-owner">Whose it is</label>
-      <select id="share-owner" v-model="owner">
-        <option v-for="one in owners" :key="one.name" :value="one.name">
-          {{ one.displayName }}
-        </option>
-        <option
-          v-if="shared && !owners.some((one) => one.name === shared?.owner)"
-          :value="shared.owner"
+  <FormDialog
+    v-model:visible="visible"
+    :header="`Share “${name}”`"
+    action="Save"
+    :problem="problem"
+    :busy="saving"
+    :ready="shared !== undefined"
+    @done="save"
+  >
+    <label for="share-owner">Whose it is</label>
+    <select id="share-owner" v-model="owner">
+      <option v-for="one in owners" :key="one.name" :value="one.name">
+        {{ one.displayName }}
+      </option>
+      <option
+        v-if="shared && !owners.some((one) => one.name === shared?.owner)"
+        :value="shared.owner"
+      >
+        {{ shared.ownerName }}
+      </option>
+    </select>
+    <label for="share-everybody">Everybody may</label>
+    <select id="share-everybody" v-model="everybody">
+      <option v-for="one in RIGHTS" :key="one.right" :value="one.right">{{ one.name }}</option>
+    </select>
+    <template v-for="(grant, i) in shares" :key="`${grant.kind} ${grant.grantee}`">
+      <label :for="`share-${String(i)}`">{{ nameOf(grant) }} may</label>
+      <span>
+        <select :id="`share-${String(i)}`" v-model="grant.granted">
+          <option v-for="one in RIGHTS.slice(1)" :key="one.right" :value="one.right">
+            {{ one.name }}
+          </option>
+        </select>
+        <button
+          type="button"
+          class="word"
+          :aria-label="`Share with ${nameOf(grant)} no more`"
+          @click="shares.splice(i, 1)"
         >
-          {{ shared.ownerName }}
-        </option>
-      </select>
-      <label for="share-everybody">Everybody may</label>
-      <select id="share-everybody" v-model="everybody">
-        <option v-for="one in RIGHTS" :key="one.right" :value="one.right">{{ one.name }}</option>
-      </select>
-      <template v-for="(grant, i) in shares" :key="`${grant.kind} ${grant.grantee}`">
-        <label :for="`share-${String(i)}`">{{ nameOf(grant) }} may</label>
-        <span>
-          <select :id="`share-${String(i)}`" v-model="grant.granted">
-            <option v-for="one in RIGHTS.slice(1)" :key="one.right" :value="one.right">
-              {{ one.name }}
-            </option>
-          </select>
-          <button
-            type="button"
-            class="word"
-            :aria-label="`Share with ${nameOf(grant)} no more`"
-            @click="shares.splice(i, 1)"
-          >
-            no more
-          </button>
-        </span>
-      </template>
-      <label for="share-add">Share with</label>
-      <select id="share-add" v-model="adding" @change="add">
-        <option value="">a colleague or a group…</option>
-        <option v-for="one in addable" :key="one.key" :value="one.key">{{ one.name }}</option>
-      </select>
-      <p class="quiet whole">
-        Nobody can do more than their role allows: callers and clinicians work lists, managers look
-        at them, administrators see none.
-      </p>
-      <span></span>
-      <span class="buttons">
-        <Button type="submit" label="Save" :loading="saving" :disabled="!shared" />
-        <Button type="button" text label="Leave as it was" @click="visible = false" />
+          no more
+        </button>
       </span>
-    </form>
-  </Dialog>
+    </template>
+    <label for="share-add">Share with</label>
+    <select id="share-add" v-model="adding" @change="add">
+      <option value="">a colleague or a group…</option>
+      <option v-for="one in addable" :key="one.key" :value="one.key">{{ one.name }}</option>
+    </select>
+    <p class="quiet whole">
+      Nobody can do more than their role allows: callers and clinicians work lists, managers look at
+      them, administrators see none.
+    </p>
+  </FormDialog>
 </template>

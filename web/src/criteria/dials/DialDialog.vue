@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { FormDialog } from '@/controls'
 import { fieldWords } from '@/fields'
 import type { Schemas } from '@/api/client'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { withKey, type Json } from '../document'
@@ -66,13 +66,16 @@ function fix() {
 </script>
 
 <template>
-  <Dialog
+  <FormDialog
     v-model:visible="visible"
-    modal
     :header="`Dial: ${dial.label}`"
-    :style="{ width: '520px' }"
+    action="Use it"
+    :problem="problem"
+    :ready="problem === ''"
+    stacked
+    @done="save"
   >
-    <form class="dial" @submit.prevent="save">
+    <div class="dial">
       <label>What it is called <InputText v-model="label" fluid /></label>
       <div>
         <span>Begins at</span>
@@ -95,21 +98,18 @@ function fix() {
           </option>
         </select>
       </div>
-      <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
-      <div class="end">
-        <Button
-          text
-          severity="secondary"
-          label="Not a dial any more"
-          title="Its default stays wherever it stood"
-          @click="fix"
-        />
-        <span class="grow" />
-        <Button text label="Cancel" @click="visible = false" />
-        <Button type="submit" label="Use it" :disabled="problem !== ''" />
-      </div>
-    </form>
-  </Dialog>
+    </div>
+    <template #more>
+      <Button
+        type="button"
+        text
+        severity="secondary"
+        label="Not a dial any more"
+        title="Its default stays wherever it stood"
+        @click="fix"
+      />
+    </template>
+  </FormDialog>
 </template>
 
 <style scoped>
@@ -118,18 +118,9 @@ function fix() {
   gap: 12px;
 }
 
-.dial > div:not(.end) {
+.dial > div {
   display: flex;
   gap: 10px;
   align-items: center;
-}
-
-.end {
-  display: flex;
-  gap: 8px;
-}
-
-.grow {
-  flex: 1;
 }
 </style>

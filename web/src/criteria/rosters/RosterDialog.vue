@@ -144,15 +144,16 @@ function save() {
       <p v-else class="quiet" role="status">{{ rows.length }} rows</p>
       <p v-if="refused" class="notice" role="alert">{{ refused }}</p>
       <p v-if="said" role="status">{{ said }}</p>
-      <div class="end">
+      <div class="buttons">
+        <Button type="submit" label="Use it" :disabled="!complete" />
+        <Button type="button" text label="Leave as it was" @click="visible = false" />
         <Button
           v-if="roster && !shared"
+          type="button"
           outlined
           label="Share it with other sets"
           @click="share(roster)"
         />
-        <Button text label="Cancel" @click="visible = false" />
-        <Button type="submit" label="Use it" :disabled="!complete" />
       </div>
     </form>
   </Dialog>
@@ -162,11 +163,5 @@ function save() {
 .roster {
   display: grid;
   gap: 12px;
-}
-
-.end {
-  display: flex;
-  justify-content: end;
-  gap: 8px;
 }
 </style>

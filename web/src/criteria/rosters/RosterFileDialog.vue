@@ -252,13 +252,13 @@ async function save() {
         </section>
       </template>
       <p v-if="refused" class="notice" role="alert">{{ refused }}</p>
-      <div class="end">
-        <Button text label="Leave it" @click="emit('close')" />
+      <div class="buttons">
         <Button
           type="submit"
           :label="roster ? 'Replace it in every set' : 'Share this roster'"
           :disabled="!complete || busy"
         />
+        <Button type="button" text label="Leave it" @click="emit('close')" />
       </div>
     </form>
   </Dialog>
@@ -274,14 +274,9 @@ async function save() {
   display: grid;
 }
 
-.ends,
-.end {
+.ends {
   display: flex;
   flex-wrap: wrap;
   gap: 8px 24px;
-}
-
-.end {
-  justify-content: end;
 }
 </style>

@@ -239,15 +239,7 @@ function takeShared() {
         <TermSetVersions :id="holds.id" :version="holds.version" />
       </section>
       <div class="buttons wide">
-        <Button type="button" text label="Leave as it was" @click="visible = false" />
         <template v-if="holds">
-          <Button
-            v-if="ownAllowed"
-            type="submit"
-            text
-            label="Only in this set"
-            :disabled="!name.trim() || !changed"
-          />
           <Button
             type="button"
             label="Change it for all"
@@ -255,8 +247,16 @@ function takeShared() {
             :loading="saving"
             @click="saveForAll"
           />
+          <Button
+            v-if="ownAllowed"
+            type="submit"
+            text
+            label="Only in this set"
+            :disabled="!name.trim() || !changed"
+          />
         </template>
         <Button v-else type="submit" label="Use it" :disabled="!name.trim()" />
+        <Button type="button" text label="Leave as it was" @click="visible = false" />
       </div>
     </form>
   </Dialog>
@@ -309,11 +309,5 @@ h2 {
 
 .effects ul {
   padding-left: 18px;
-}
-
-.buttons {
-  display: flex;
-  justify-content: flex-end;
-  gap: 8px;
 }
 </style>

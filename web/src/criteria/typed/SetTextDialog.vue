@@ -112,15 +112,15 @@ async function goTo(mistake: Mistake) {
       </li>
     </ul>
     <div class="buttons">
-      <span class="quiet" role="status">{{ copied ? 'Copied.' : '' }}</span>
-      <Button text icon="pi pi-copy" label="Copy" @click="copy" />
-      <Button text label="Leave as it was" @click="visible = false" />
       <Button
         label="Use this text"
         :disabled="!changed"
         :loading="reading.asking.value"
         @click="use"
       />
+      <Button text label="Leave as it was" @click="visible = false" />
+      <Button text icon="pi pi-copy" label="Copy" @click="copy" />
+      <span class="quiet" role="status">{{ copied ? 'Copied.' : '' }}</span>
     </div>
   </Dialog>
 </template>
@@ -140,10 +140,7 @@ async function goTo(mistake: Mistake) {
 }
 
 .buttons {
-  display: flex;
   align-items: center;
-  justify-content: flex-end;
-  gap: 8px;
   margin-top: 8px;
 }
 </style>

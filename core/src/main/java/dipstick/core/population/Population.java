@@ -54,7 +54,8 @@ public final class Population {
      */
     public Population with(Population renewed) {
         if (!fields.equals(renewed.fields)) {
-            throw new IllegalArgumentException("Read anew with the fields " + renewed.fields + " instead of " + fields);
+            throw new IllegalArgumentException(
+                    "Read anew with other fields, " + renewed.fields + " instead of " + fields);
         }
         return new Renewal(this, renewed).population();
     }

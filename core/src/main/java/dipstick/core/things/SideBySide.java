@@ -68,7 +68,7 @@ public record SideBySide(
     /** @throws IllegalArgumentException where a column is not there, or no key is said */
     public static SideBySide of(Things here, Things there, Pairing pairing) {
         if (pairing.key().isEmpty()) {
-            throw new IllegalArgumentException("A key has at least one column, which " + pairing + " has not.");
+            throw new IllegalArgumentException("A key has at least one column.");
         }
         int[] keyHere = pairing.key().stream()
                 .mapToInt(pair -> place(here, pair.here()))

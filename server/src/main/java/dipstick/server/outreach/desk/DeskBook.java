@@ -14,7 +14,7 @@ import java.util.function.Supplier;
 import org.springframework.util.function.SingletonSupplier;
 
 /** A list as it is at a moment, whoever looks at it: everybody who is on it, or lately was. It does not change. */
-public final class DeskBook {
+final class DeskBook {
     private final LocalDate day;
     private final Population records;
     private final DeskLayout layout;

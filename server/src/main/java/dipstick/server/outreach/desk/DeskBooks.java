@@ -35,7 +35,7 @@ import org.springframework.web.ErrorResponseException;
  * them alone, before anybody is told of it (docs/decisions/0052-books-of-desks.md).
  */
 @Component
-public class DeskBooks {
+class DeskBooks {
     private static final Logger LOG = LoggerFactory.getLogger(DeskBooks.class);
 
     /** Of more people at once the whole book is read. */

@@ -28,7 +28,7 @@ import org.springframework.stereotype.Component;
 
 /** Reads the book of a list from the database, or anew what it says of some people. */
 @Component
-public class DeskReader {
+class DeskReader {
     /** Those who are done with, or left, are shown so long. */
     private static final int DAYS_SHOWN = 60;
 

@@ -5,7 +5,7 @@ import java.util.PriorityQueue;
 import java.util.stream.Stream;
 
 /** The first few of many, without all of them being sorted. */
-public final class First {
+final class First {
     private First() {}
 
     static <T> Stream<T> of(int most, Stream<T> all, Comparator<T> order) {

@@ -17,7 +17,7 @@ import java.util.Optional;
  * @param excused until when and why a colleague excused them; nothing where nobody did, or it is over
  * @param attempt the latest one, on whichever list
  */
-public record Place(
+record Place(
         Entry entry,
         String name,
         Optional<String> heldBack,

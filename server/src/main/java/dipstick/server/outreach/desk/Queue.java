@@ -9,7 +9,7 @@ import java.time.temporal.ChronoUnit;
  * A pile of the desk, from which the next person is taken. Whoever is to check is in a pile of their own, whatever else is
  * true of them; only those in one's own hand, those who are excused, and those who are done with are of both.
  */
-public enum Queue {
+enum Queue {
     /** Something is to be done now. */
     OPEN,
     /** In the hand of whoever looks. */

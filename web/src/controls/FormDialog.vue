@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+
+/**
+ * What is filled in before something is done. What was typed stays until it is done, or left; what went wrong is told above
+ * it. What it does comes first among its buttons, and the way out beside that.
+ */
+const visible = defineModel<boolean>('visible', { required: true })
+const {
+  header,
+  action,
+  leave = 'Leave as it was',
+  width = 520,
+  stacked = false,
+  problem = '',
+  busy = false,
+  ready = true,
+} = defineProps<{
+  header: string
+  /** What it does. */
+  action: string
+  /** What the way out is called. */
+  leave?: string
+  /** In px; never wider than the window. */
+  width?: number
+  /** Whether labels stand above what is filled in, rather than beside it. */
+  stacked?: boolean
+  /** What went wrong, as a sentence. */
+  problem?: string
+  /** Whether it is being done. */
+  busy?: boolean
+  /** Whether it can be done as it is filled in. */
+  ready?: boolean
+}>()
+const emit = defineEmits<{ done: [] }>()
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    :header="header"
+    :style="{ width: `${String(width)}px`, maxWidth: '97vw' }"
+  >
+    <form :class="{ form: !stacked }" @submit.prevent="emit('done')">
+      <p v-if="problem" class="notice whole" role="alert">{{ problem }}</p>
+      <slot />
+      <span v-if="!stacked"></span>
+      <div class="buttons">
+        <Button type="submit" :label="action" :loading="busy" :disabled="!ready" />
+        <Button type="button" text :label="leave" @click="visible = false" />
+        <slot name="more" />
+      </div>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+form:not(.form) > .buttons {
+  margin-top: 10px;
+}
+</style>

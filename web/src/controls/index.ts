@@ -1,0 +1,1 @@
+export { default as FormDialog } from './FormDialog.vue'

@@ -206,6 +206,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
         <button
           v-if="shown.unsure"
           class="word"
+          data-level="unsure"
           :title="meaningOf('mayBeLeft')"
           @click="whoLeft('MAYBE_LEFT')"
         >

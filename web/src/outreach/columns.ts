@@ -96,7 +96,7 @@ export const COLUMNS: readonly DeskColumn[] = [
   },
   {
     id: 'phone',
-    name: 'Phone',
+    name: 'Number to try',
     width: '104px',
     telling: true,
     text: (row) => row.person.phone,

@@ -45,7 +45,10 @@ async function typedInto(answers: object, words: string) {
   const wrapper = await shown(WhoRings, { visible: false })
   await wrapper.setProps({ visible: true })
   await wrapper.find('#who-rings').setValue(words)
-  await new Promise((resolve) => setTimeout(resolve, 200))
+  // Once the typing pauses.
+  await vi.waitFor(() => {
+    expect(asked.some(({ path }) => path.startsWith('/api/who?'))).toBe(true)
+  })
   await flushPromises()
   return { wrapper, asked }
 }
@@ -67,8 +70,9 @@ describe('Who is it', () => {
     vi.stubGlobal('fetch', () => new Promise(() => undefined))
     const waiting = await shown(WhoRings, { visible: true })
     await waiting.find('#who-rings').setValue('nob')
-    await new Promise((resolve) => setTimeout(resolve, 200))
-    expect(waiting.text()).toContain('Looking …')
+    await vi.waitFor(() => {
+      expect(waiting.text()).toContain('Looking …')
+    })
   })
 
   it('logs what came of it once, at the revision that was seen', async () => {

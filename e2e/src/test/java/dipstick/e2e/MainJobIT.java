@@ -267,7 +267,8 @@ class MainJobIT {
         String line = "[data-criterion='" + criterion + "'] ";
         assertThat(browser.text(line + ".level")).isEqualTo(counts.get("yes").asString());
         String unsure = counts.get("unsure").asInt() == 0 ? "" : counts.get("unsure") + " can’t tell";
-        assertThat(browser.has(line + ".unsure") ? browser.text(line + ".unsure") : "")
+        String cannotTell = line + "[data-level=unsure]";
+        assertThat(browser.has(cannotTell) ? browser.text(cannotTell) : "")
                 .isEqualTo(unsure);
     }
 

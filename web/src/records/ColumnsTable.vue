@@ -70,6 +70,7 @@ function isGuess(choice: Schemas['Choice']): boolean {
           <td>{{ choice.column }}</td>
           <td>
             <select
+              class="plain"
               :value="chosen(choice.column)"
               :disabled="working"
               :aria-label="`What ${choice.column} becomes`"

@@ -22,6 +22,7 @@ function valueOf(event: Event): string {
       <label
         >People
         <select
+          class="plain"
           :value="intake.people.meaning ?? 'adds-and-changes'"
           :disabled="working"
           @change="emit('mend', withMeaning(intake, valueOf($event)))"
@@ -58,6 +59,7 @@ function valueOf(event: Event): string {
       <label v-if="intake.source"
         >of rank
         <select
+          class="plain"
           :value="intake.rank ?? 0"
           :disabled="working"
           @change="emit('mend', withRank(intake, Number(valueOf($event))))"

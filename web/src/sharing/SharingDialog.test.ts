@@ -1,5 +1,6 @@
 import { button, clear, Refusal, serving, shown } from '@/testing'
 import { flushPromises } from '@vue/test-utils'
+import Select from 'primevue/select'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import SharingDialog from './SharingDialog.vue'
 
@@ -49,15 +50,15 @@ describe('sharing a set and its list', () => {
 
   it('adds groups and colleagues once, and takes them away', async () => {
     const { wrapper, asked } = await dialog()
-    const add = wrapper.find('#share-add')
-    expect(add.findAll('option').map((one) => one.text())).toEqual([
-      'a colleague or a group…',
+    const add = wrapper.findComponent(Select)
+    const offered = add.props('options') as { name: string }[]
+    expect(offered.map((one) => one.name)).toEqual([
       'Front desk (group)',
       'Tam Birchall',
       'Maud Ketteridge',
     ])
-    await add.setValue('GROUP Front desk')
-    await add.setValue('COLLEAGUE tam')
+    await add.vm.$emit('update:modelValue', 'GROUP Front desk')
+    await add.vm.$emit('update:modelValue', 'COLLEAGUE tam')
     await wrapper.find('[aria-label="Share with Tam Birchall no more"]').trigger('click')
     await wrapper.find('#share-everybody').setValue('VIEW')
     await wrapper.find('form').trigger('submit')

@@ -5,6 +5,7 @@ import { ifMatch, send, sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { useSaving } from '@/api/saving'
 import { useQueryClient } from '@tanstack/vue-query'
+import Select from 'primevue/select'
 import { computed, ref, shallowRef, watch } from 'vue'
 
 type Right = Schemas['SharingView']['everybody']
@@ -27,7 +28,6 @@ const shared = shallowRef<Schemas['SharingView']>()
 const owner = ref('')
 const everybody = ref<Right>('NONE')
 const shares = ref<Grant[]>([])
-const adding = ref('')
 const opened = ref(0)
 const { ask, forget, problem: asked } = useNewest()
 const { save: keep, say, saving, problem: refused } = useSaving(opened)
@@ -66,14 +66,13 @@ watch([visible, () => id], ([isShown]) => {
   }
 })
 
-function add() {
-  const [kind, ...words] = adding.value.split(' ')
+function add(key: string) {
+  const [kind, ...words] = key.split(' ')
   const grantee = words.join(' ')
   const known = shares.value.some((one) => one.kind === kind && one.grantee === grantee)
   if (grantee && !known) {
     shares.value.push({ kind: kind as Grant['kind'], grantee, granted: 'WORK' })
   }
-  adding.value = ''
 }
 
 function change() {
@@ -146,11 +145,17 @@ async function save() {
         </button>
       </span>
     </template>
-    <label for="share-add">Share with</label>
-    <select id="share-add" v-model="adding" @change="add">
-      <option value="">a colleague or a group…</option>
-      <option v-for="one in addable" :key="one.key" :value="one.key">{{ one.name }}</option>
-    </select>
+    <span id="share-add">Share with</span>
+    <Select
+      :model-value="undefined"
+      :options="addable"
+      option-label="name"
+      option-value="key"
+      filter
+      placeholder="a colleague or a group…"
+      aria-labelledby="share-add"
+      @update:model-value="add($event as string)"
+    />
     <p class="quiet whole">
       Nobody can do more than their role allows: callers and clinicians work lists, managers look at
       them, administrators see none.

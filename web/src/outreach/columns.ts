@@ -97,7 +97,7 @@ export const COLUMNS: readonly DeskColumn[] = [
   {
     id: 'phone',
     name: 'Number to try',
-    width: '104px',
+    width: '112px',
     telling: true,
     text: (row) => row.person.phone,
   },

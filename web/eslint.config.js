@@ -62,7 +62,7 @@ export default defineConfigWithVueTs(
       'src/files/ReadAs.vue',
       'src/records/NeverSeen.vue',
       'src/records/OutsideTerms.vue',
-      'src/sharing/SharingDialog.vue',
+      'src/sharing/**',
       'src/sidebyside/SideChooser.vue',
     ],
     rules: { 'no-restricted-imports': 'off' },

@@ -268,8 +268,7 @@ class MainJobIT {
         assertThat(browser.text(line + ".level")).isEqualTo(counts.get("yes").asString());
         String unsure = counts.get("unsure").asInt() == 0 ? "" : counts.get("unsure") + " can’t tell";
         String cannotTell = line + "[data-level=unsure]";
-        assertThat(browser.has(cannotTell) ? browser.text(cannotTell) : "")
-                .isEqualTo(unsure);
+        assertThat(browser.has(cannotTell) ? browser.text(cannotTell) : "").isEqualTo(unsure);
     }
 
     private static List<String> people(String state) {

@@ -5,10 +5,10 @@ import dipstick.intake.describe.Written.DateOrder;
 import dipstick.intake.describe.Written.Decimal;
 import dipstick.intake.propose.Proposal.Question;
 import dipstick.intake.propose.Proposal.What;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
@@ -20,17 +20,15 @@ final class HowWritten {
     /** Whether a column holds values, which may be words as well, such as “negative”. */
     private final Predicate<String> isValue;
 
-    private final List<Question> questions = new ArrayList<>();
+    /** Takes what a person has to say. */
+    private final Consumer<Question> asks;
 
-    HowWritten(List<ColumnProfile> columns, Predicate<String> isUsed, Predicate<String> isValue) {
+    HowWritten(
+            List<ColumnProfile> columns, Predicate<String> isUsed, Predicate<String> isValue, Consumer<Question> asks) {
         this.columns = List.copyOf(columns);
         this.isUsed = isUsed;
         this.isValue = isValue;
-    }
-
-    /** What is to be asked, once {@link #written} was found. */
-    List<Question> questions() {
-        return List.copyOf(questions);
+        this.asks = asks;
     }
 
     Written written() {
@@ -47,11 +45,11 @@ final class HowWritten {
         boolean mixed = (!dated.isEmpty() && told.size() > 1) || dated.stream().anyMatch(ColumnProfile::hasBothOrders);
         DateOrder order = told.size() == 1 && !mixed ? told.iterator().next() : DateOrder.OPEN;
         if (mixed) {
-            questions.add(new Question(
+            asks.accept(new Question(
                     What.DATE_ORDER,
                     "Some dates have the day first and some the month. Say which is right; the others are told."));
         } else if (!dated.isEmpty() && order == DateOrder.OPEN) {
-            questions.add(new Question(
+            asks.accept(new Question(
                     What.DATE_ORDER,
                     "Every date could be read either way, such as “" + example(dated.getFirst())
                             + "”. Does the day or the month come first?"));
@@ -65,7 +63,7 @@ final class HowWritten {
                 .mapToInt(ColumnProfile::decimalPoints)
                 .sum();
         if (commas > 0 && points > 0) {
-            questions.add(new Question(
+            asks.accept(new Question(
                     What.DECIMAL, "Some numbers have a decimal comma and some a point. Say which the file means."));
         }
         List<String> empty = columns.stream()

@@ -359,14 +359,13 @@ public final class Proposing {
     }
 
     private Written written() {
-        HowWritten how = new HowWritten(
-                profile.profiles(),
-                becomes::containsKey,
-                column -> event.containsKey("value")
-                        && event.get("value").allColumns().anyMatch(column::equals));
-        Written written = how.written();
-        questions.addAll(how.questions());
-        return written;
+        return new HowWritten(
+                        profile.profiles(),
+                        becomes::containsKey,
+                        column -> event.containsKey("value")
+                                && event.get("value").allColumns().anyMatch(column::equals),
+                        questions::add)
+                .written();
     }
 
     private Choice choice(ColumnProfile column) {

@@ -27,7 +27,7 @@ const CONTROLS = [
 ]
 
 export default defineConfigWithVueTs(
-  { ignores: ['target/**', 'src/api/schema.d.ts'] },
+  { ignores: ['target/**', 'src/api/schema.d.ts', 'src/api/limits.ts'] },
   js.configs.recommended,
   vue.configs['flat/recommended'],
   vueTsConfigs.strict,

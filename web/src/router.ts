@@ -1,6 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import { afterFailure, fetchAhead, missing, pages } from './pages'
-import { has, homeOf } from './places'
+import { homeOf, mayGoTo } from './places'
 import { useSession, whereToGoOn } from './session'
 import NoSuchPage from './shell/NoSuchPage.vue'
 
@@ -47,7 +47,7 @@ router.beforeEach(async (to) => {
     return goOn
   }
   const home = homeOf(session.roles)
-  return (to.path === '/' || !has(session.roles, to.path)) && to.path !== home ? home : true
+  return (to.path === '/' || !mayGoTo(to.path, session.roles)) && to.path !== home ? home : true
 })
 
 router.onError((error, to) => {

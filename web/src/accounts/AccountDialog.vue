@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { FormDialog } from '@/controls'
-import { SHORTEST_PASSWORD } from '@/session'
+import { LIMITS } from '@/api/limits'
+import passwords from '@/session/passwords.json'
 import { ifMatch, sendJson } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import type { Role } from '@/session'
@@ -88,7 +89,12 @@ async function save() {
       <InputText id="account-name" v-model="draft.name" required maxlength="60" autofocus />
     </template>
     <label for="account-display">Name</label>
-    <InputText id="account-display" v-model="draft.displayName" required maxlength="100" />
+    <InputText
+      id="account-display"
+      v-model="draft.displayName"
+      required
+      :maxlength="LIMITS.AccountChange.displayName.maxLength"
+    />
     <label for="account-email">E-mail</label>
     <InputText
       id="account-email"
@@ -134,7 +140,9 @@ async function save() {
       v-model="draft.password"
       type="password"
       autocomplete="new-password"
-      :placeholder="account ? 'stays as it is' : `at least ${SHORTEST_PASSWORD} characters`"
+      :placeholder="
+        account ? 'stays as it is' : `at least ${String(passwords.shortest)} characters`
+      "
       :required="!account"
     />
     <template v-if="account">

@@ -15,7 +15,7 @@ const { data: accounts, error } = useQuery({
   queryKey: ['accounts'],
   queryFn: () => send<Account[]>('/api/accounts'),
 })
-const { colleagues, groups } = useColleagues()
+const { colleagues, groups, working } = useColleagues()
 
 const dialogShown = ref(false)
 const opened = ref<Account>()
@@ -130,7 +130,7 @@ function beginGroup() {
                 :aria-label="`Who takes over from ${account.displayName}`"
               >
                 <option
-                  v-for="one in colleagues.filter((other) => other.name !== account.name)"
+                  v-for="one in working.filter((other) => other.name !== account.name)"
                   :key="one.name"
                   :value="one.name"
                 >

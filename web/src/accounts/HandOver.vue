@@ -9,11 +9,11 @@ import { useColleagues } from './colleagues'
 /** Gives everything that one holds to a colleague, as before going away. */
 const session = useSession()
 const queries = useQueryClient()
-const { colleagues } = useColleagues()
+const { working } = useColleagues()
 const to = ref('')
 const told = ref('')
 const { save, problem } = useSaving('hand over')
-const others = computed(() => colleagues.value.filter((one) => one.name !== session.signedIn?.name))
+const others = computed(() => working.value.filter((one) => one.name !== session.signedIn?.name))
 
 async function handOver() {
   const heir = others.value.find((one) => one.name === to.value)

@@ -1,4 +1,5 @@
 import { send, type Schemas } from '@/api/client'
+import { has } from '@/session'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
@@ -12,8 +13,13 @@ export function useColleagues() {
     queryFn: () => send<Schemas['Colleagues']>('/api/colleagues'),
     staleTime: 30_000,
   })
+  const colleagues = computed<readonly Colleague[]>(() => data.value?.colleagues ?? [])
   return {
-    colleagues: computed<readonly Colleague[]>(() => data.value?.colleagues ?? []),
+    colleagues,
+    /** Who sees lists. */
+    reading: computed(() => colleagues.value.filter((one) => has(one.roles, 'READ_LISTS'))),
+    /** Who can have people in hand, and be given them. */
+    working: computed(() => colleagues.value.filter((one) => has(one.roles, 'WORK_LISTS'))),
     /** By name, with the sign-in names of who is in each. */
     groups: computed<readonly Group[]>(() => data.value?.groups ?? []),
   }

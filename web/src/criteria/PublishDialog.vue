@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LIMITS } from '@/api/limits'
 import { FormDialog } from '@/controls'
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
@@ -78,7 +79,7 @@ watch(of, (what) => {
     <p v-else-if="!failed" class="quiet">What it would change is being read.</p>
     <label>
       Why (others will read this beside the version)
-      <Textarea v-model="note" rows="2" maxlength="2000" autofocus />
+      <Textarea v-model="note" rows="2" :maxlength="LIMITS.Publishing.note.maxLength" autofocus />
     </label>
   </FormDialog>
 </template>

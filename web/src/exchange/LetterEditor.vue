@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { send, sendJson, type Schemas } from '@/api/client'
+import { LIMITS } from '@/api/limits'
 import { useNewest } from '@/api/newest'
 import { useSaving } from '@/api/saving'
 import { useTyping } from '@/api/typing'
@@ -125,9 +126,20 @@ async function remove() {
       </span>
     </span>
     <label for="letter-subject">Subject</label>
-    <InputText id="letter-subject" v-model="draft.subject" required maxlength="400" />
+    <InputText
+      id="letter-subject"
+      v-model="draft.subject"
+      required
+      :maxlength="LIMITS.TemplateChange.subject.maxLength"
+    />
     <label for="letter-body">Text</label>
-    <Textarea id="letter-body" v-model="draft.body" rows="9" required maxlength="8000" />
+    <Textarea
+      id="letter-body"
+      v-model="draft.body"
+      rows="9"
+      required
+      :maxlength="LIMITS.TemplateChange.body.maxLength"
+    />
     <span>Fields</span>
     <span class="quiet">{{ fieldsWords }}</span>
     <template v-if="preview">

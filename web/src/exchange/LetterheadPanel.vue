@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { LIMITS } from '@/api/limits'
 import { useSaving } from '@/api/saving'
 import { useTyping } from '@/api/typing'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
@@ -71,19 +72,38 @@ async function sign(event: Event) {
         them: no list, no colleague’s name, no reason.
       </p>
       <label for="head-practice">Name</label>
-      <InputText id="head-practice" v-model="head.practice" maxlength="200" required />
+      <InputText
+        id="head-practice"
+        v-model="head.practice"
+        :maxlength="LIMITS.Letterhead.practice.maxLength"
+        required
+      />
       <label for="head-address">Address</label>
-      <Textarea id="head-address" v-model="head.address" rows="3" maxlength="600" />
+      <Textarea
+        id="head-address"
+        v-model="head.address"
+        rows="3"
+        :maxlength="LIMITS.Letterhead.address.maxLength"
+      />
       <label for="head-phone">Telephone</label>
-      <InputText id="head-phone" v-model="head.phone" maxlength="100" />
+      <InputText
+        id="head-phone"
+        v-model="head.phone"
+        :maxlength="LIMITS.Letterhead.phone.maxLength"
+      />
       <label for="head-email">E-mail for answers</label>
-      <InputText id="head-email" v-model="head.email" type="email" maxlength="200" />
+      <InputText
+        id="head-email"
+        v-model="head.email"
+        type="email"
+        :maxlength="LIMITS.Letterhead.email.maxLength"
+      />
       <label for="head-signed">Signed</label>
       <Textarea
         id="head-signed"
         v-model="head.signedBy"
         rows="2"
-        maxlength="400"
+        :maxlength="LIMITS.Letterhead.signedBy.maxLength"
         placeholder="under every letter, such as: The practice team"
       />
       <label for="head-signature">Picture of a signature</label>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { LIMITS } from '@/api/limits'
 import { useSaving } from '@/api/saving'
 import { fieldWords } from '@/fields'
 import { useSession } from '@/session'
@@ -251,7 +252,12 @@ function logWritten() {
           <select id="out-template" v-model="draft.template">
             <option v-for="name in names" :key="name" :value="name">{{ name }}</option>
           </select>
-          <button v-if="session.isCoordinator" type="button" class="word" @click="editing = true">
+          <button
+            v-if="session.has('COORDINATE')"
+            type="button"
+            class="word"
+            @click="editing = true"
+          >
             Change the letters
           </button>
         </span>
@@ -304,7 +310,7 @@ function logWritten() {
           id="out-reason"
           v-model="draft.reason"
           required
-          maxlength="400"
+          :maxlength="LIMITS.Wanted.reason.maxLength"
           placeholder="kept in the audit log"
         />
       </template>
@@ -333,7 +339,7 @@ function logWritten() {
         <p v-else-if="mail.standIn" class="quiet">
           This is the demo: mail goes to a stand-in, which keeps it and delivers nothing.
           <button
-            v-if="session.isCoordinator"
+            v-if="session.has('COORDINATE')"
             type="button"
             class="word"
             :aria-expanded="sentShown"

@@ -1,3 +1,6 @@
+import spans from '@/spans.json'
+import { count } from '@/stick'
+
 /** What a number or a sign says, in words; asked for wherever it stands. */
 export interface Meaning {
   readonly name: string
@@ -32,7 +35,7 @@ export const MEANINGS = {
   },
   joined: {
     name: 'Joined',
-    words: 'Came onto the list in the last seven days, and is still on it.',
+    words: `Came onto the list in the last ${count(spans.joined)} days, and is still on it.`,
   },
   inHand: {
     name: 'In hand',
@@ -66,8 +69,7 @@ export const MEANINGS = {
   },
   done: {
     name: 'Done',
-    words:
-      'What should be on record is, a colleague closed it, or they left the list, in the last 60 days.',
+    words: `What should be on record is, a colleague closed it, or they left the list, in the last ${count(spans.done)} days.`,
   },
   due: {
     name: 'Due',
@@ -95,7 +97,7 @@ export const MEANINGS = {
   was: { name: 'Was', words: 'The level before the last change; on the stick a line of dashes.' },
   nearLine: {
     name: 'Near the line',
-    words: 'Whose answer would be another up to 30 days before or after the as-of date.',
+    words: `Whose answer would be another up to ${count(spans.nearLine)} days before or after the as-of date.`,
   },
   ribbon: {
     name: 'The ribbon',
@@ -118,8 +120,7 @@ export const MEANINGS = {
   },
   late: {
     name: 'Late',
-    words:
-      'Nothing came from a source for more than four times as long as usual: lists made of it may be wrong.',
+    words: `Nothing came from a source for more than ${count(spans.lateAfterTimes)} times as long as usual: lists made of it may be wrong.`,
   },
   rows: {
     name: 'New, changed, unchanged, off file, bad',

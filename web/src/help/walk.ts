@@ -1,5 +1,5 @@
-import { has } from '@/places'
-import { useSession, type Role } from '@/session'
+import { mayGoTo } from '@/places'
+import { has, useSession, type Role } from '@/session'
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
@@ -72,10 +72,10 @@ const OF_CALLERS: readonly WalkStep[] = [
 
 /** The steps for somebody with these roles. */
 export function stepsFor(roles: readonly Role[]): readonly WalkStep[] {
-  if (roles.includes('COORDINATOR')) {
+  if (has(roles, 'COORDINATE')) {
     return OF_COORDINATORS
   }
-  return roles.includes('CALLER') ? OF_CALLERS.filter((step) => has(roles, step.to)) : []
+  return has(roles, 'WORK_LISTS') ? OF_CALLERS.filter((step) => mayGoTo(step.to, roles)) : []
 }
 
 /** A walk through the demo in five steps, for who is new to it. It is offered until it was taken or put away. */

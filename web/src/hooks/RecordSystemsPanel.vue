@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LIMITS } from '@/api/limits'
 import { FormDialog } from '@/controls'
 import { ifMatch, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
@@ -15,7 +16,7 @@ type RecordSystem = Schemas['RecordSystem']
 /** Which record systems may ask what is due of somebody who is opened or booked there. */
 const session = useSession()
 const queries = useQueryClient()
-const isAdministrator = computed(() => session.roles.includes('ADMINISTRATOR'))
+const isAdministrator = computed(() => session.has('KEEP_HOUSE'))
 const { data: known, error } = useQuery({
   queryKey: ['record-systems'],
   queryFn: () => send<Schemas['KnownSystems']>('/api/record-systems'),
@@ -24,7 +25,7 @@ const { data: known, error } = useQuery({
 const { data: standIn } = useQuery({
   queryKey: ['record-systems', 'stand-in'],
   queryFn: () => send<Schemas['StandInState']>('/api/stand-in/record-system'),
-  enabled: computed(() => session.isCoordinator),
+  enabled: computed(() => session.has('COORDINATE')),
 })
 
 const draft = reactive<RecordSystem>({
@@ -137,13 +138,18 @@ async function remove() {
         />
       </template>
       <label for="system-name">Name</label>
-      <InputText id="system-name" v-model="draft.name" required maxlength="100" />
+      <InputText
+        id="system-name"
+        v-model="draft.name"
+        required
+        :maxlength="LIMITS.SystemChange.name.maxLength"
+      />
       <label for="system-issuer">Signs as</label>
       <InputText
         id="system-issuer"
         v-model="draft.issuer"
         required
-        maxlength="500"
+        :maxlength="LIMITS.SystemChange.issuer.maxLength"
         placeholder="the iss of its tokens"
       />
       <label for="system-keys">Public keys</label>
@@ -152,21 +158,21 @@ async function remove() {
         v-model="draft.keys"
         required
         rows="4"
-        maxlength="20000"
+        :maxlength="LIMITS.SystemChange.keys.maxLength"
         placeholder='{"keys": […]}, as the record system gives them'
       />
       <label for="system-numbers">Identifier</label>
       <InputText
         id="system-numbers"
         v-model="draft.numberSystem"
-        maxlength="500"
+        :maxlength="LIMITS.SystemChange.numberSystem.maxLength"
         placeholder="system of the number; empty: the id of its patients"
       />
       <label for="system-source">Source</label>
       <InputText
         id="system-source"
         v-model="draft.source"
-        maxlength="200"
+        :maxlength="LIMITS.SystemChange.source.maxLength"
         placeholder="the source in Records whose numbers these are; may be empty"
       />
     </FormDialog>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { LIMITS } from '@/api/limits'
 import { Veiled } from '@/veil'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -67,7 +68,7 @@ async function answer(card: Card, reason?: string) {
       <InputText
         v-model="person"
         required
-        maxlength="100"
+        :maxlength="LIMITS.StandInQuestion.person.maxLength"
         placeholder="Number of a person"
         aria-label="Number of a person"
       />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import spans from '@/spans.json'
 import { sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { meaningOf } from '@/help'
@@ -114,7 +115,7 @@ function reached(list: List, wanted: number | undefined): number | undefined {
               <RouterLink :to="desk(list)" class="on">{{ count(list.on) }}</RouterLink>
               <div v-if="list.joined">
                 <RouterLink :to="desk(list, 'joined')">{{ count(list.joined) }} joined</RouterLink>
-                <span class="quiet"> in 7 days</span>
+                <span class="quiet"> in {{ spans.joined }} days</span>
               </div>
             </td>
             <td class="number" data-head="To check">

@@ -3,7 +3,7 @@ import InputNumber from 'primevue/inputnumber'
 
 /** So many days. */
 const days = defineModel<number>({ required: true })
-const { max = 365 } = defineProps<{ max?: number }>()
+defineProps<{ max: number }>()
 </script>
 
 <template>

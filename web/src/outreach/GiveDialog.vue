@@ -1,17 +1,15 @@
 <script setup lang="ts">
 import { FormDialog } from '@/controls'
 import { useColleagues } from '@/accounts'
-import { worksLists } from '@/session'
-import { computed, ref, watch } from 'vue'
+import { ref, watch } from 'vue'
 
 /** To which colleague somebody is given. */
 const visible = defineModel<boolean>('visible', { required: true })
 const { people } = defineProps<{ people: number }>()
 const emit = defineEmits<{ give: [to: string, name: string] }>()
 
-const { colleagues } = useColleagues()
+const { working } = useColleagues()
 const to = ref('')
-const working = computed(() => colleagues.value.filter((one) => worksLists(one.roles)))
 
 watch(visible, () => {
   to.value = working.value[0]?.name ?? ''

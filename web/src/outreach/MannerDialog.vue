@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LIMITS } from '@/api/limits'
 import { FormDialog } from '@/controls'
 import { useColleagues } from '@/accounts'
 import { send, sendJson, type Schemas } from '@/api/client'
@@ -22,7 +23,7 @@ const { id, desk } = defineProps<{ id: string; desk: Schemas['DeskView'] }>()
 const LIST_FIELD = '{' + '{list}' + '}'
 
 const queries = useQueryClient()
-const { colleagues } = useColleagues()
+const { working } = useColleagues()
 const {
   draft: typed,
   ifMatch,
@@ -98,7 +99,11 @@ async function save() {
     <h2>Contact plan</h2>
     <ol>
       <li v-for="(step, i) in draft.plan.steps" :key="i">
-        <DayCount v-model="step.afterDays" :aria-label="`Days before step ${String(i + 1)}`" />
+        <DayCount
+          v-model="step.afterDays"
+          :max="LIMITS.PlannedStep.afterDays.maximum"
+          :aria-label="`Days before step ${String(i + 1)}`"
+        />
         days after {{ i === 0 ? 'joining' : 'that' }}:
         <select v-model="step.step" class="plain" :aria-label="`Step ${String(i + 1)}`">
           <option v-for="one in STEPS" :key="one.step" :value="one.step">{{ one.name }}</option>
@@ -125,9 +130,17 @@ async function save() {
     </p>
     <p>
       When they were reached, look again after
-      <DayCount v-model="draft.plan.afterReached" aria-label="Days after they were reached" />
+      <DayCount
+        v-model="draft.plan.afterReached"
+        :max="LIMITS.ContactPlan.afterReached.maximum"
+        aria-label="Days after they were reached"
+      />
       days; when they have an appointment, after
-      <DayCount v-model="draft.plan.afterBooked" aria-label="Days after they booked" />
+      <DayCount
+        v-model="draft.plan.afterBooked"
+        :max="LIMITS.ContactPlan.afterBooked.maximum"
+        aria-label="Days after they booked"
+      />
       days.
     </p>
 
@@ -135,7 +148,7 @@ async function save() {
     <p>
       <InputText
         v-model="draft.called"
-        maxlength="200"
+        :maxlength="LIMITS.Manner.called.maxLength"
         placeholder="such as: your hearing check"
         aria-label="What the list is called to the people on it"
         class="called"
@@ -164,13 +177,13 @@ async function save() {
       Who has an appointment within
       <DayCount
         v-model="draft.hold.appointmentDays"
-        :max="730"
+        :max="LIMITS.HoldRules.appointmentDays.maximum"
         aria-label="Days within which an appointment holds back"
       />
       days; who was reached on any list in the last
       <DayCount
         v-model="draft.hold.reachedDays"
-        :max="730"
+        :max="LIMITS.HoldRules.reachedDays.maximum"
         aria-label="Days for which being reached holds back"
       />
       days (0: nobody).
@@ -210,7 +223,7 @@ async function save() {
       <MultiSelect
         v-model="one.colleagues"
         :show-toggle-all="false"
-        :options="[...colleagues]"
+        :options="[...working]"
         option-label="displayName"
         option-value="name"
         placeholder="given to nobody"

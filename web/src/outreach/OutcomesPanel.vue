@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { LIMITS } from '@/api/limits'
 import { useSaving } from '@/api/saving'
 import { useTyping } from '@/api/typing'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
@@ -77,7 +78,7 @@ async function save() {
             v-model="outcome.name"
             size="small"
             required
-            maxlength="100"
+            :maxlength="LIMITS.OfferedOutcome.name.maxLength"
             :aria-label="`Name of outcome ${String(i + 1)}`"
           />
           means

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LIMITS } from '@/api/limits'
 import { FormDialog } from '@/controls'
 import { fromIso, toIso } from '@/days'
 import DatePicker from 'primevue/datepicker'
@@ -55,7 +56,14 @@ function save() {
   >
     <label for="reason">Why</label>
     <span>
-      <InputText id="reason" v-model="reason" fluid autofocus required maxlength="2000" />
+      <InputText
+        id="reason"
+        v-model="reason"
+        fluid
+        autofocus
+        required
+        :maxlength="LIMITS.Work.words.maxLength"
+      />
       <span class="offered">
         <button
           v-for="one in OFFERED[what]"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LIMITS } from '@/api/limits'
 import { FormDialog } from '@/controls'
 import InputText from 'primevue/inputtext'
 import { reactive, watch } from 'vue'
@@ -142,7 +143,7 @@ function use() {
         </label>
       </template>
       <label for="view-name">Kept as</label>
-      <InputText id="view-name" v-model="draft.name" maxlength="60" />
+      <InputText id="view-name" v-model="draft.name" :maxlength="LIMITS.OwnView.name.maxLength" />
     </div>
   </FormDialog>
 </template>

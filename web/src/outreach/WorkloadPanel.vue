@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import spans from '@/spans.json'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { count } from '@/stick'
 import { useQuery } from '@tanstack/vue-query'
@@ -15,16 +16,16 @@ const { data: loads, error } = useQuery({
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-else-if="!loads" class="quiet">The workload is being counted.</p>
     <p v-else-if="loads.length === 0" class="quiet">
-      Nobody has anybody in hand, and nobody was tried in the last four weeks. Work begins at the
-      desk of a list.
+      Nobody has anybody in hand, and nobody was tried in the last {{ spans.triedLong }} days. Work
+      begins at the desk of a list.
     </p>
     <table v-else-if="loads" class="ledger">
       <thead>
         <tr>
           <th>Colleague</th>
           <th class="number">In hand</th>
-          <th class="number">Tried in 7 days</th>
-          <th class="number">in 28 days</th>
+          <th class="number">Tried in {{ spans.tried }} days</th>
+          <th class="number">in {{ spans.triedLong }} days</th>
           <th>Of these lists</th>
         </tr>
       </thead>

@@ -1,3 +1,5 @@
+import spans from '@/spans.json'
+import { count } from '@/stick'
 import type { Schemas } from '@/api/client'
 
 export type DeskRow = Schemas['DeskRow']
@@ -28,7 +30,7 @@ export const QUEUES: readonly Queue[] = [
   { id: 'mine', name: 'Mine', empty: 'You have nobody in hand. Take the next person.' },
   { id: 'nobodys', name: 'Nobody’s', empty: 'Everybody to do today is in somebody’s hand.' },
   { id: 'due', name: 'Due today', empty: 'Nothing more is due today.' },
-  { id: 'joined', name: 'Joined', empty: 'Nobody joined in the last seven days.' },
+  { id: 'joined', name: 'Joined', empty: `Nobody joined in the last ${count(spans.joined)} days.` },
   {
     id: 'check',
     name: 'To check',
@@ -38,7 +40,11 @@ export const QUEUES: readonly Queue[] = [
   { id: 'waiting', name: 'Waiting', empty: 'Nobody’s next step lies ahead.' },
   { id: 'held', name: 'Held back', empty: 'Nobody is held back.' },
   { id: 'excused', name: 'Excused', empty: 'Nobody is excused.' },
-  { id: 'done', name: 'Done', empty: 'Nobody was done with or left in the last sixty days.' },
+  {
+    id: 'done',
+    name: 'Done',
+    empty: `Nobody was done with or left in the last ${count(spans.done)} days.`,
+  },
 ]
 
 /** Stands for whichever band; no band is called so. */

@@ -143,7 +143,7 @@ function dueWords(due: string): string {
       <PersonActs :acts="log.acts" :telling="telling" />
     </section>
     <PersonAsks
-      v-if="session.isCoordinator && standings"
+      v-if="session.has('COORDINATE') && standings"
       :person="person"
       @erased="router.push('/people')"
     />

@@ -8,7 +8,7 @@ import { LevelsPanel } from '@/levels'
 import { ErasuresPanel } from '@/privacy'
 import { RegionPanel } from '@/region'
 import { OutcomesPanel, WorkloadPanel } from '@/outreach'
-import { useSession, type Role } from '@/session'
+import { useSession, type Duty } from '@/session'
 import { BackupPanel } from '@/upkeep'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
@@ -29,25 +29,23 @@ interface Part {
     | 'erasures'
     | 'backup'
   name: string
-  roles: readonly Role[]
+  duty: Duty
 }
 
 const PARTS: readonly Part[] = [
-  { id: 'levels', name: 'Levels over time', roles: ['COORDINATOR', 'MANAGER'] },
-  { id: 'region', name: 'Region', roles: ['COORDINATOR', 'MANAGER'] },
-  { id: 'workload', name: 'Workload', roles: ['COORDINATOR', 'MANAGER'] },
-  { id: 'outcomes', name: 'Outcomes', roles: ['COORDINATOR'] },
-  { id: 'letterhead', name: 'Letterhead', roles: ['COORDINATOR', 'ADMINISTRATOR'] },
-  { id: 'systems', name: 'Record systems', roles: ['ADMINISTRATOR'] },
-  { id: 'accounts', name: 'Accounts', roles: ['ADMINISTRATOR'] },
-  { id: 'audit', name: 'Audit log', roles: ['MANAGER', 'ADMINISTRATOR'] },
-  { id: 'erasures', name: 'Erasures', roles: ['COORDINATOR'] },
-  { id: 'backup', name: 'Backup', roles: ['ADMINISTRATOR'] },
+  { id: 'levels', name: 'Levels over time', duty: 'REVIEW_WORK' },
+  { id: 'region', name: 'Region', duty: 'REVIEW_WORK' },
+  { id: 'workload', name: 'Workload', duty: 'REVIEW_WORK' },
+  { id: 'outcomes', name: 'Outcomes', duty: 'COORDINATE' },
+  { id: 'letterhead', name: 'Letterhead', duty: 'KEEP_LETTERHEAD' },
+  { id: 'systems', name: 'Record systems', duty: 'KEEP_HOUSE' },
+  { id: 'accounts', name: 'Accounts', duty: 'KEEP_HOUSE' },
+  { id: 'audit', name: 'Audit log', duty: 'READ_AUDIT_LOG' },
+  { id: 'erasures', name: 'Erasures', duty: 'COORDINATE' },
+  { id: 'backup', name: 'Backup', duty: 'KEEP_HOUSE' },
 ]
 
-const parts = computed(() =>
-  PARTS.filter((part) => part.roles.some((role) => session.roles.includes(role))),
-)
+const parts = computed(() => PARTS.filter((part) => session.has(part.duty)))
 const { part: asked = '' } = defineProps<{ part?: string }>()
 const shown = computed(() =>
   asked === '' ? parts.value[0] : parts.value.find((part) => part.id === asked),

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { sendJson } from '@/api/client'
+import { LIMITS } from '@/api/limits'
 import { keepFile } from '@/api/download'
 import { useSaving } from '@/api/saving'
 import { useQueryClient } from '@tanstack/vue-query'
@@ -77,7 +78,13 @@ async function erase() {
         </p>
         <label for="asked-by">Who asked</label>
         <span>
-          <InputText id="asked-by" v-model="draft.askedBy" fluid required maxlength="200" />
+          <InputText
+            id="asked-by"
+            v-model="draft.askedBy"
+            fluid
+            required
+            :maxlength="LIMITS.Asked.askedBy.maxLength"
+          />
           <span class="offered">
             <button
               v-for="one in OFFERED"
@@ -91,7 +98,12 @@ async function erase() {
           </span>
         </span>
         <label for="asked-why">Why</label>
-        <InputText id="asked-why" v-model="draft.why" required maxlength="1000" />
+        <InputText
+          id="asked-why"
+          v-model="draft.why"
+          required
+          :maxlength="LIMITS.Asked.why.maxLength"
+        />
         <template v-if="wanted === 'erasure'">
           <label for="asked-typed">Type {{ person }}</label>
           <InputText id="asked-typed" v-model="draft.typed" autocomplete="off" required />

@@ -102,7 +102,7 @@ function step(days: number) {
       id=""
       v-model:visible="sendingShown"
       name="the morning sheet"
-      :may-change="session.isCoordinator"
+      :may-change="session.has('COORDINATE')"
     />
   </div>
 </template>

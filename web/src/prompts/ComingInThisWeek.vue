@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import spans from '@/spans.json'
 import { sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { useSession } from '@/session'
@@ -54,7 +55,7 @@ function save(reason: string, until: string) {
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-else-if="!coming" class="quiet">Who comes in is being looked up.</p>
     <p v-else-if="coming.length === 0" class="quiet">
-      {{ nobody }} on a list has an appointment on record for the next seven days.
+      {{ nobody }} on a list has an appointment on record for the next {{ spans.comingIn }} days.
     </p>
     <ol class="coming">
       <li v-for="one in coming" :key="one.person.id" :class="{ now: one.on === session.today }">
@@ -74,7 +75,7 @@ function save(reason: string, until: string) {
             <VeiledWords :text="mention.why" :telling="[one.person.born, one.person.name]" />
             <span v-if="mention.not" class="quiet"> {{ mention.not }}</span>
             <button
-              v-else-if="mention.prompt && session.worksLists"
+              v-else-if="mention.prompt && session.has('WORK_LISTS')"
               class="word"
               @click="asked = { person: one.person.id, mention }"
             >

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LIMITS } from '@/api/limits'
 import { FormDialog } from '@/controls'
 import { fromIso, toIso } from '@/days'
 import { useSession } from '@/session'
@@ -51,7 +52,14 @@ function save() {
   >
     <label for="dismiss-why">Why</label>
     <span>
-      <InputText id="dismiss-why" v-model="reason" fluid autofocus required maxlength="400" />
+      <InputText
+        id="dismiss-why"
+        v-model="reason"
+        fluid
+        autofocus
+        required
+        :maxlength="LIMITS.Dismissing.reason.maxLength"
+      />
       <span class="offered">
         <button v-for="one in OFFERED" :key="one" type="button" class="word" @click="reason = one">
           {{ one }}

@@ -25,7 +25,7 @@ const session = useSession()
 const { data, error } = useQuery({
   queryKey: computed(() => ['prompts', 'of', person]),
   queryFn: () => send<Schemas['Prompt'][]>(`/api/who/${encodeURIComponent(person)}/prompts`),
-  enabled: computed(() => session.worksLists),
+  enabled: computed(() => session.has('WORK_LISTS')),
 })
 const prompts = computed(() => (data.value ?? []).filter((one) => one.set !== without))
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LIMITS } from '@/api/limits'
 import { FormDialog } from '@/controls'
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
@@ -99,7 +100,7 @@ async function save() {
         v-model="draft.sentence"
         rows="2"
         fluid
-        maxlength="500"
+        :maxlength="LIMITS.PromptRule.sentence.maxLength"
         placeholder="such as: Your hearing check is due. Shall we find a day?"
       />
     </template>

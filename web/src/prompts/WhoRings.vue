@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
+import { LIMITS } from '@/api/limits'
 import { sendWork, workOf } from '@/api/work'
 import { dayWords } from '@/days'
 import { count } from '@/stick'
@@ -258,7 +259,13 @@ function saveDismissal(reason: string, until: string) {
             too</label
           >
         </p>
-        <InputText v-model="note" fluid maxlength="2000" placeholder="Note" aria-label="Note" />
+        <InputText
+          v-model="note"
+          fluid
+          :maxlength="LIMITS.Work.words.maxLength"
+          placeholder="Note"
+          aria-label="Note"
+        />
         <div class="outcomes">
           <button
             v-for="outcome in theirs.outcomes"

@@ -12,7 +12,7 @@ import { stateQuery } from './state'
 const { records } = defineProps<{ records: Schemas['Overview'] }>()
 
 /** Only they may look at the state of the records. */
-const coordinates = useSession().roles.includes('COORDINATOR')
+const coordinates = useSession().has('COORDINATE')
 const { data: state, error } = useQuery({ ...stateQuery, enabled: coordinates })
 const late = computed(() => (state.value?.feeds ?? []).filter((feed) => feed.late))
 const last = computed(() => records.imports.find((one) => !one.takenBack))

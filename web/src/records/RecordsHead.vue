@@ -12,7 +12,7 @@ const PAGES = [
   { to: '/records/same-person', name: 'The same person twice', ofCoordinators: true },
 ]
 const pages = computed(() =>
-  PAGES.filter((page) => !page.ofCoordinators || session.roles.includes('COORDINATOR')),
+  PAGES.filter((page) => !page.ofCoordinators || session.has('COORDINATE')),
 )
 </script>
 

@@ -19,7 +19,7 @@ const { data: lists, error } = useQuery({
   queryKey: ['region'],
   queryFn: () => send<ListInRegion[]>('/api/region'),
 })
-const asks = computed(() => session.roles.includes('COORDINATOR'))
+const asks = computed(() => session.has('COORDINATE'))
 
 const done = ref('')
 const failed = ref('')

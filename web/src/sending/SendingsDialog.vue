@@ -29,7 +29,7 @@ const NAMES: Record<What, string> = {
 }
 
 const queries = useQueryClient()
-const { colleagues } = useColleagues()
+const { reading } = useColleagues()
 const whats = computed<readonly What[]>(() =>
   id === '' ? ['MORNING'] : ['LIST', 'NEW', 'MORNING'],
 )
@@ -180,7 +180,7 @@ async function sendMe(what: What) {
         <MultiSelect
           v-model="draft.colleagues"
           :show-toggle-all="false"
-          :options="[...colleagues]"
+          :options="[...reading]"
           option-label="displayName"
           option-value="name"
           placeholder="to whom"

@@ -3,7 +3,7 @@ import { sendJson, sentenceOf } from '@/api/client'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { reactive, ref } from 'vue'
-import { SHORTEST_PASSWORD } from './passwords'
+import passwords from './passwords.json'
 
 const emit = defineEmits<{ created: [] }>()
 
@@ -37,7 +37,7 @@ async function create() {
     <InputText id="display-name" v-model="account.displayName" autocomplete="name" required />
     <label for="new-name">Name to sign in with</label>
     <InputText id="new-name" v-model="account.name" autocomplete="username" required />
-    <label for="new-password">Password, {{ SHORTEST_PASSWORD }} characters or more</label>
+    <label for="new-password">Password, {{ passwords.shortest }} characters or more</label>
     <InputText
       id="new-password"
       v-model="account.password"

@@ -8,7 +8,7 @@ import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { reactive, ref, watch } from 'vue'
 import { useSession } from './session'
-import { SHORTEST_PASSWORD } from './passwords'
+import passwords from './passwords.json'
 import TokensPanel from './TokensPanel.vue'
 import PasskeysPanel from './PasskeysPanel.vue'
 import SecondFactorPanel from './SecondFactorPanel.vue'
@@ -113,7 +113,7 @@ function browserWords(browser: string): string {
             v-model="draft.password"
             type="password"
             autocomplete="new-password"
-            :minlength="SHORTEST_PASSWORD"
+            :minlength="passwords.shortest"
             required
           />
           <label for="own-again">Once more</label>
@@ -126,7 +126,7 @@ function browserWords(browser: string): string {
           />
           <span></span>
           <span class="quiet">
-            {{ SHORTEST_PASSWORD }} characters or more; a few words are easy to remember.
+            {{ passwords.shortest }} characters or more; a few words are easy to remember.
           </span>
           <span></span>
           <span class="buttons">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
+import { LIMITS } from '@/api/limits'
 import { useSaving } from '@/api/saving'
 import { timeWords } from '@/days'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
@@ -69,7 +70,7 @@ async function readAgain() {
       <InputText
         id="passkey-label"
         v-model="draft.label"
-        maxlength="100"
+        :maxlength="LIMITS.MadePasskey.label.maxLength"
         placeholder="as you call it"
         required
       />

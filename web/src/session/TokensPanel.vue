@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { LIMITS } from '@/api/limits'
 import { useSaving } from '@/api/saving'
 import { timeWords } from '@/days'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
@@ -87,7 +88,7 @@ function words(scopes: readonly Scope[]): string {
       <InputText
         id="token-label"
         v-model="draft.label"
-        maxlength="100"
+        :maxlength="LIMITS.NewToken.label.maxLength"
         placeholder="as you call it"
         required
       />

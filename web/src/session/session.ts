@@ -2,16 +2,8 @@ import { send, sentenceOf, whenSignedOut, type Schemas } from '@/api/client'
 import { keepZone } from '@/days'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import { has, type Duty } from './duties'
 import { answerWithPasskey } from './passkeys'
-
-export type Role = Schemas['SignedIn']['roles'][number]
-
-const WORKERS: readonly Role[] = ['COORDINATOR', 'CALLER', 'CLINICIAN']
-
-/** Whether somebody with these roles takes people and calls them; whoever manages looks only. */
-export function worksLists(roles: readonly Role[]): boolean {
-  return roles.some((role) => WORKERS.includes(role))
-}
 
 /** Who is signed in, and what the practice's today is. */
 export const useSession = defineStore('session', () => {
@@ -64,16 +56,18 @@ export const useSession = defineStore('session', () => {
     }
   })
 
+  const roles = computed(() => current.value?.signedIn?.roles ?? [])
+
   return {
     current,
     problem,
     known: computed(() => current.value !== undefined),
     signedIn: computed(() => current.value?.signedIn),
-    roles: computed(() => current.value?.signedIn?.roles ?? []),
-    isCoordinator: computed(() => current.value?.signedIn?.roles.includes('COORDINATOR') ?? false),
+    roles,
+    /** Whether it is their duty. */
+    has: (duty: Duty) => has(roles.value, duty),
     /** Whether this is the demo: everybody in it is invented. */
     isDemo: computed(() => (current.value?.demoAccounts ?? []).length > 0),
-    worksLists: computed(() => worksLists(current.value?.signedIn?.roles ?? [])),
     today: computed(() => current.value?.today ?? ''),
     load,
     reload,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { FormDialog } from '@/controls'
 import { useColleagues } from '@/accounts'
+import { has } from '@/session'
 import { ifMatch, send, sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { useSaving } from '@/api/saving'
@@ -34,7 +35,7 @@ const { save: keep, say, saving, problem: refused } = useSaving(opened)
 const problem = computed(() => refused.value || asked.value)
 const address = computed(() => `/api/sharing/${encodeURIComponent(id)}` as const)
 
-const owners = computed(() => colleagues.value.filter((one) => one.roles.includes('COORDINATOR')))
+const owners = computed(() => colleagues.value.filter((one) => has(one.roles, 'COORDINATE')))
 const addable = computed(() => [
   ...groups.value.map((group) => ({ key: `GROUP ${group.name}`, name: `${group.name} (group)` })),
   ...colleagues.value

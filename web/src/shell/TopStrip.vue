@@ -32,11 +32,11 @@ const whoShown = ref(false)
 
 /** What keys do in every place, besides those that have no place. */
 const everywhere = computed<PlaceKey[]>(() =>
-  session.worksLists ? [{ key: WHO_KEY, does: 'who rings or walks in' }] : [],
+  session.has('WORK_LISTS') ? [{ key: WHO_KEY, does: 'who rings or walks in' }] : [],
 )
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (event.key === WHO_KEY && session.worksLists) {
+  if (event.key === WHO_KEY && session.has('WORK_LISTS')) {
     event.preventDefault()
     whoShown.value = true
   }
@@ -49,7 +49,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       ><img src="/mark.svg" alt="" width="22" height="22" /> Dipstick</RouterLink
     >
     <button
-      v-if="session.worksLists"
+      v-if="session.has('WORK_LISTS')"
       class="word who"
       :title="`Who rings or walks in (${WHO_KEY})`"
       @click="whoShown = true"
@@ -88,7 +88,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     <OwnAccountDialog v-model:visible="accountShown" />
     <HelpDialog v-model:visible="helpShown" @keys="keys.shown = true" />
     <KeysDialog :everywhere="everywhere" />
-    <WhoRings v-if="session.worksLists" v-model:visible="whoShown" />
+    <WhoRings v-if="session.has('WORK_LISTS')" v-model:visible="whoShown" />
   </header>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import spans from '@/spans.json'
 import { usePageTitle } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords, timeWords } from '@/days'
@@ -63,7 +64,9 @@ function address(list: string) {
         </h2>
         <p v-if="day.followUps.length === 0" class="quiet">
           Nothing of yours is due.
-          <template v-if="session.worksLists">Take somebody on one of the lists below.</template>
+          <template v-if="session.has('WORK_LISTS')"
+            >Take somebody on one of the lists below.</template
+          >
         </p>
         <ul>
           <li v-for="one in day.followUps" :key="one.person.id + one.set">
@@ -74,7 +77,7 @@ function address(list: string) {
             <span class="quiet">{{ one.list }}, {{ dayWords(one.on) }}</span>
           </li>
         </ul>
-        <template v-if="session.worksLists">
+        <template v-if="session.has('WORK_LISTS')">
           <CalendarAddress />
           <HandOver />
         </template>
@@ -90,7 +93,7 @@ function address(list: string) {
             </li>
           </ul>
         </template>
-        <h2>Joined in the last seven days</h2>
+        <h2>Joined in the last {{ spans.joined }} days</h2>
         <p v-if="day.joined.length === 0" class="quiet">{{ nobody }} joined a list of yours.</p>
         <p v-else-if="day.peopleOf" class="quiet">Counted are {{ day.peopleOf }}’s people.</p>
         <ul>

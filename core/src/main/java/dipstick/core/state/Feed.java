@@ -10,8 +10,8 @@ import java.util.Optional;
  * @param span their exact days up to today; nothing where there is none
  */
 public record Feed(String source, String kind, int records, int undated, Optional<Span> span) {
-    /** So much longer than usual is late, or a gap. */
-    private static final int LONG = 4;
+    /** More than so many times what is usual is late, or a gap. */
+    public static final int LONG = 4;
 
     private static final int FEWEST_DAYS_TO_TELL = 8;
     private static final int SHORTEST_GAP = 7;

@@ -1,22 +1,80 @@
 package dipstick.server.accounts;
 
 import jakarta.servlet.DispatcherType;
+import java.util.List;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AuthorizeHttpRequestsConfigurer;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
+import org.springframework.security.web.util.matcher.RequestMatcher;
 
 /**
- * Which role each address asks for: everything under {@code /api} but signing in needs an account. The first that fits is in
- * force, so a part of an address stands before the whole. What somebody may do with one list, its controllers ask of Sharing.
+ * Whose duty each address is: everything under {@code /api} but signing in needs an account. The first that fits is in force, so
+ * a part of an address stands before the whole. What somebody may do with one list, its controllers ask of Sharing.
  */
 final class AddressRights {
-    private static final String COORDINATOR = Role.COORDINATOR.name();
-    private static final String CALLER = Role.CALLER.name();
-    private static final String CLINICIAN = Role.CLINICIAN.name();
-    private static final String MANAGER = Role.MANAGER.name();
-    private static final String ADMINISTRATOR = Role.ADMINISTRATOR.name();
+    /** Requests that are for whoever has a duty. */
+    private record Asks(Duty duty, List<RequestMatcher> requests) {}
+
+    private static final List<Asks> ASKS = List.of(
+            of(
+                    Duty.KEEP_HOUSE,
+                    "/api/accounts/**",
+                    "/api/groups/**",
+                    "/api/second-factor",
+                    "/api/backups",
+                    "/api/record-systems/**"),
+            of(Duty.BRING_RECORDS_IN, "/api/deliveries/**", "/api/intakes/**"),
+            of(Duty.KEEP_LETTERHEAD, "/api/letterhead"),
+            of(Duty.READ_AUDIT_LOG, "/api/audit/**"),
+            of(Duty.REVIEW_WORK, "/api/workload"),
+            toRead(Duty.REVIEW_WORK, "/api/region"),
+            of(
+                    Duty.COORDINATE,
+                    "/api/region/**",
+                    "/api/bench/**",
+                    "/api/criteria/**",
+                    "/api/term-sets/**",
+                    "/api/rosters/**",
+                    "/api/comparisons/**",
+                    "/api/sharing/**",
+                    "/api/outcomes",
+                    "/api/stand-in/**",
+                    "/api/templates/**",
+                    "/api/same-person/**",
+                    "/api/records/state/**",
+                    "/api/records/terms/**",
+                    "/api/records/vocabulary",
+                    "/api/people/*/report",
+                    "/api/people/*/erasure",
+                    "/api/erasures/**"),
+            of(Duty.SEE_PEOPLE, "/api/people/**"),
+            of(Duty.WORK_LISTS, "/api/who/**"),
+            toRead(Duty.WORK_LISTS, "/api/letters", "/api/mail"),
+            of(Duty.COORDINATE, "/api/letters/**", "/api/mail/sent"),
+            of(Duty.READ_LISTS, "/api/sendings/now"),
+            of(Duty.COORDINATE, "/api/sendings/**"),
+            of(Duty.READ_LISTS, "/api/lists/**", "/api/lists-compared", "/api/today", "/api/coming-in/**"));
 
     private AddressRights() {}
+
+    private static Asks of(Duty duty, String... addresses) {
+        return new Asks(
+                duty,
+                List.of(addresses).stream()
+                        .map(PathPatternRequestMatcher::pathPattern)
+                        .<RequestMatcher>map(matcher -> matcher)
+                        .toList());
+    }
+
+    private static Asks toRead(Duty duty, String... addresses) {
+        return new Asks(
+                duty,
+                List.of(addresses).stream()
+                        .map(address -> PathPatternRequestMatcher.pathPattern(HttpMethod.GET, address))
+                        .<RequestMatcher>map(matcher -> matcher)
+                        .toList());
+    }
 
     static void ask(AuthorizeHttpRequestsConfigurer<HttpSecurity>.AuthorizationManagerRequestMatcherRegistry of) {
         // What goes on with a request that was let in: a stream ends after its session did.
@@ -24,70 +82,11 @@ final class AddressRights {
         of.requestMatchers("/api/session", "/api/sign-in/**", "/api/first-account")
                 .permitAll();
         of.requestMatchers("/api/session/**", "/api/colleagues").authenticated();
-        practice(of);
-        criteria(of);
-        people(of);
-        written(of);
-        lists(of);
+        for (Asks asks : ASKS) {
+            of.requestMatchers(asks.requests().toArray(RequestMatcher[]::new))
+                    .hasAnyRole(asks.duty().roleNames());
+        }
         of.requestMatchers("/api/**", "/v3/**").authenticated();
         of.anyRequest().permitAll();
-    }
-
-    private static void practice(
-            AuthorizeHttpRequestsConfigurer<HttpSecurity>.AuthorizationManagerRequestMatcherRegistry of) {
-        of.requestMatchers(
-                        "/api/accounts/**",
-                        "/api/groups/**",
-                        "/api/second-factor",
-                        "/api/backups",
-                        "/api/record-systems/**")
-                .hasRole(ADMINISTRATOR);
-        of.requestMatchers("/api/deliveries/**", "/api/intakes/**", "/api/letterhead")
-                .hasAnyRole(COORDINATOR, ADMINISTRATOR);
-        of.requestMatchers("/api/audit/**").hasAnyRole(MANAGER, ADMINISTRATOR);
-        of.requestMatchers("/api/workload").hasAnyRole(COORDINATOR, MANAGER);
-        of.requestMatchers(HttpMethod.GET, "/api/region").hasAnyRole(COORDINATOR, MANAGER);
-        of.requestMatchers("/api/region/**").hasRole(COORDINATOR);
-    }
-
-    private static void criteria(
-            AuthorizeHttpRequestsConfigurer<HttpSecurity>.AuthorizationManagerRequestMatcherRegistry of) {
-        of.requestMatchers(
-                        "/api/bench/**",
-                        "/api/criteria/**",
-                        "/api/term-sets/**",
-                        "/api/rosters/**",
-                        "/api/comparisons/**",
-                        "/api/sharing/**",
-                        "/api/outcomes",
-                        "/api/stand-in/**",
-                        "/api/templates/**",
-                        "/api/same-person/**",
-                        "/api/records/state/**",
-                        "/api/records/terms/**",
-                        "/api/records/vocabulary")
-                .hasRole(COORDINATOR);
-    }
-
-    private static void people(
-            AuthorizeHttpRequestsConfigurer<HttpSecurity>.AuthorizationManagerRequestMatcherRegistry of) {
-        of.requestMatchers("/api/people/*/report", "/api/people/*/erasure", "/api/erasures/**")
-                .hasRole(COORDINATOR);
-        of.requestMatchers("/api/people/**").hasAnyRole(COORDINATOR, CLINICIAN);
-        of.requestMatchers("/api/who/**").hasAnyRole(COORDINATOR, CALLER, CLINICIAN);
-    }
-
-    private static void written(
-            AuthorizeHttpRequestsConfigurer<HttpSecurity>.AuthorizationManagerRequestMatcherRegistry of) {
-        of.requestMatchers(HttpMethod.GET, "/api/letters", "/api/mail").hasAnyRole(COORDINATOR, CALLER, CLINICIAN);
-        of.requestMatchers("/api/letters/**", "/api/mail/sent").hasRole(COORDINATOR);
-        of.requestMatchers("/api/sendings/now").hasAnyRole(COORDINATOR, CALLER, CLINICIAN, MANAGER);
-        of.requestMatchers("/api/sendings/**").hasRole(COORDINATOR);
-    }
-
-    private static void lists(
-            AuthorizeHttpRequestsConfigurer<HttpSecurity>.AuthorizationManagerRequestMatcherRegistry of) {
-        of.requestMatchers("/api/lists/**", "/api/lists-compared", "/api/today", "/api/coming-in/**")
-                .hasAnyRole(COORDINATOR, CALLER, CLINICIAN, MANAGER);
     }
 }

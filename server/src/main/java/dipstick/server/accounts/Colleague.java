@@ -27,6 +27,10 @@ public record Colleague(
         return roles.contains(role);
     }
 
+    public boolean has(Duty duty) {
+        return duty.roles().stream().anyMatch(this::is);
+    }
+
     /** Whether the same may be done and seen with both. */
     boolean mayTheSameAs(Colleague other) {
         return new Colleague(name, other.displayName, roles, provider, ownPeopleOnly, givenListsOnly, closed)

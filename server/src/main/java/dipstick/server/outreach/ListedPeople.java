@@ -1,8 +1,7 @@
 package dipstick.server.outreach;
 
 import dipstick.server.accounts.Accounts;
-import dipstick.server.accounts.Colleague;
-import dipstick.server.accounts.Role;
+import dipstick.server.accounts.Duty;
 import dipstick.server.outreach.entries.EntryMapper;
 import dipstick.server.outreach.seen.SeenPeople;
 import dipstick.server.web.Problems;
@@ -29,9 +28,9 @@ public class ListedPeople {
      */
     public void requireListed(String set, String person, boolean onItToday) {
         seen.requireMaySee(person);
-        Colleague here = accounts.here();
-        boolean seesAnybody = here.is(Role.COORDINATOR) || here.is(Role.CLINICIAN);
-        if (!seesAnybody && !onItToday && entries.find(set, person).isEmpty()) {
+        if (!accounts.here().has(Duty.SEE_PEOPLE)
+                && !onItToday
+                && entries.find(set, person).isEmpty()) {
             throw Problems.refused(
                     HttpStatus.NOT_FOUND, "not-on-this-list", "This person is not on this list, and never was.");
         }

@@ -5,6 +5,7 @@ import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
+import dipstick.server.practice.Spans;
 import dipstick.server.practice.Today;
 import dipstick.server.web.Days;
 import dipstick.server.web.Download;
@@ -22,8 +23,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/coming-in")
 class ComingInController {
-    private static final int DAYS_AHEAD = 7;
-
     private final Expected expected;
     private final MorningSheet sheet;
     private final Accounts accounts;
@@ -46,7 +45,7 @@ class ComingInController {
     List<ComingIn> week() {
         audit.recordOnce(Act.LIST_READ, "coming in this week");
         LocalDate day = today.day();
-        return expected.first(day, day.plusDays(DAYS_AHEAD), accounts.here());
+        return expected.first(day, day.plusDays(Spans.COMING_IN), accounts.here());
     }
 
     /** @param day today where there is none */

@@ -2,8 +2,8 @@ package dipstick.server.sharing;
 
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
+import dipstick.server.accounts.Duty;
 import dipstick.server.accounts.Holdings;
-import dipstick.server.accounts.Role;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.web.Problems;
@@ -197,7 +197,7 @@ public class Sharing implements Holdings {
     @Override
     @Transactional
     public Optional<String> handOver(Colleague from, Colleague to) {
-        if (heldBy(from.name()).isPresent() && !to.is(Role.COORDINATOR)) {
+        if (heldBy(from.name()).isPresent() && !to.has(Duty.COORDINATE)) {
             throw Problems.refused(
                     HttpStatus.CONFLICT,
                     "no-coordinator",
@@ -209,13 +209,13 @@ public class Sharing implements Holdings {
     }
 
     private static Right most(Colleague colleague) {
-        if (colleague.is(Role.COORDINATOR)) {
+        if (colleague.has(Duty.COORDINATE)) {
             return Right.CHANGE;
         }
-        if (colleague.is(Role.CALLER) || colleague.is(Role.CLINICIAN)) {
+        if (colleague.has(Duty.WORK_LISTS)) {
             return Right.WORK;
         }
-        return colleague.is(Role.MANAGER) ? Right.VIEW : Right.NONE;
+        return colleague.has(Duty.READ_LISTS) ? Right.VIEW : Right.NONE;
     }
 
     private static ErrorResponseException noSuchSet() {

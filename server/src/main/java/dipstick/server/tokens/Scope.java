@@ -1,6 +1,7 @@
 package dipstick.server.tokens;
 
-import dipstick.server.accounts.Role;
+import dipstick.server.accounts.Colleague;
+import dipstick.server.accounts.Duty;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
@@ -8,11 +9,11 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.http.HttpMethod;
 
-/** What a token lets its program do, and in which roles its account has to be for that. */
+/** What a token lets its program do, and whose duty its account has to have for that. */
 enum Scope {
     /** See the lists that are shared with the account, and fetch them as CSV. */
     LISTS_READ(
-            Set.of(Role.COORDINATOR, Role.CALLER, Role.CLINICIAN, Role.MANAGER),
+            Duty.READ_LISTS,
             "GET /api/lists",
             "GET /api/lists/{id}",
             "GET /api/lists/{id}/csv",
@@ -20,7 +21,7 @@ enum Scope {
             "GET /api/lists/{id}/readings"),
     /** Bring people and records in, and see what became of them. */
     RECORDS_BRING_IN(
-            Set.of(Role.COORDINATOR, Role.ADMINISTRATOR),
+            Duty.BRING_RECORDS_IN,
             "POST /api/deliveries",
             "GET /api/deliveries/{id}",
             "DELETE /api/deliveries/{id}",
@@ -28,16 +29,16 @@ enum Scope {
             "POST /api/deliveries/{id}/take",
             "GET /api/records/standing"),
     /** See whether the server is well. */
-    HEALTH_READ(Set.of(Role.ADMINISTRATOR), "GET /actuator/**");
+    HEALTH_READ(Duty.KEEP_HOUSE, "GET /actuator/**");
 
     /** A kind of request. */
     record Door(HttpMethod method, String path) {}
 
-    private final Set<Role> roles;
+    private final Duty duty;
     private final List<Door> doors;
 
-    Scope(Set<Role> roles, String... doors) {
-        this.roles = roles;
+    Scope(Duty duty, String... doors) {
+        this.duty = duty;
         this.doors = Stream.of(doors)
                 .map(door -> door.split(" "))
                 .map(door -> new Door(HttpMethod.valueOf(door[0]), door[1]))
@@ -53,8 +54,8 @@ enum Scope {
         return "SCOPE_" + name();
     }
 
-    boolean isFor(Set<Role> has) {
-        return has.stream().anyMatch(roles::contains);
+    boolean isFor(Colleague colleague) {
+        return colleague.has(duty);
     }
 
     static Set<Scope> parse(String written) {

@@ -1,8 +1,8 @@
 package dipstick.server.tokens;
 
 import dipstick.server.accounts.Accounts;
+import dipstick.server.accounts.Colleague;
 import dipstick.server.accounts.OwnPassword;
-import dipstick.server.accounts.Role;
 import dipstick.server.web.Problems;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
@@ -76,8 +76,8 @@ class TokenController {
     }
 
     private List<Scope> mayBeGiven() {
-        Set<Role> roles = accounts.here().roles();
-        return Arrays.stream(Scope.values()).filter(scope -> scope.isFor(roles)).toList();
+        Colleague here = accounts.here();
+        return Arrays.stream(Scope.values()).filter(scope -> scope.isFor(here)).toList();
     }
 
     @PostMapping

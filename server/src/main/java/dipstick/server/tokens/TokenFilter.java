@@ -65,7 +65,7 @@ final class TokenFilter extends OncePerRequestFilter {
     private static UsernamePasswordAuthenticationToken authentication(Tokens.Granted granted) {
         List<GrantedAuthority> may = granted.scopes().stream()
                 // A role that the account has no more takes with it what it was for.
-                .filter(scope -> scope.isFor(granted.account().roles()))
+                .filter(scope -> scope.isFor(granted.account()))
                 .<GrantedAuthority>map(scope -> new SimpleGrantedAuthority(scope.authority()))
                 .toList();
         return UsernamePasswordAuthenticationToken.authenticated(

@@ -6,14 +6,17 @@ import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Reply;
 import dipstick.server.RunningServer.Visitor;
+import dipstick.server.WrittenForPages;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -298,6 +301,16 @@ class RightsTest {
             Files.writeString(document, text);
         }
         assertThat(document).hasContent(text.toString());
+    }
+
+    /** Written by {@code -Drights.write=true} too: pages offer what is somebody's duty, and ask no other table. */
+    @Test
+    void pages_know_the_same_duties() throws Exception {
+        Map<String, Set<Role>> duties = new LinkedHashMap<>();
+        for (Duty duty : Duty.values()) {
+            duties.put(duty.name(), duty.roles());
+        }
+        WrittenForPages.sameAs("session/duties.json", duties, "rights.write");
     }
 
     @Test

@@ -3,6 +3,7 @@ package dipstick.server.outreach.day;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.outreach.entries.ActMapper;
+import dipstick.server.practice.Spans;
 import dipstick.server.practice.Today;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
@@ -17,9 +18,6 @@ import org.springframework.web.bind.annotation.RestController;
 /** Who has how much to do, and did how much lately. */
 @RestController
 class WorkloadController {
-    private static final int WEEK = 7;
-    private static final int FOUR_WEEKS = 28;
-
     private final ActMapper acts;
     private final FollowUps followUps;
     private final Sharing sharing;
@@ -55,8 +53,8 @@ class WorkloadController {
     List<Load> workload() {
         LocalDate day = today.day();
         Map<String, Integer> inHand = byAccount(acts.inHand());
-        Map<String, Integer> ofWeek = byAccount(acts.attemptsAfter(day.minusDays(WEEK)));
-        Map<String, Integer> ofFourWeeks = byAccount(acts.attemptsAfter(day.minusDays(FOUR_WEEKS)));
+        Map<String, Integer> ofWeek = byAccount(acts.attemptsAfter(day.minusDays(Spans.TRIED)));
+        Map<String, Integer> ofFourWeeks = byAccount(acts.attemptsAfter(day.minusDays(Spans.TRIED_LONG)));
         return accounts.all().stream()
                 .filter(one -> inHand.containsKey(one.name()) || ofFourWeeks.containsKey(one.name()))
                 .map(one -> new Load(

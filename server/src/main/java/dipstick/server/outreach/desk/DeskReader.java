@@ -15,6 +15,7 @@ import dipstick.server.outreach.excused.ExcusalMapper;
 import dipstick.server.outreach.plan.HeldBack;
 import dipstick.server.outreach.plan.HoldRules;
 import dipstick.server.people.PersonLine;
+import dipstick.server.practice.Spans;
 import dipstick.server.readings.ListCriteria;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -29,9 +30,6 @@ import org.springframework.stereotype.Component;
 /** Reads the book of a list from the database, or anew what it says of some people. */
 @Component
 class DeskReader {
-    /** Those who are done with, or left, are shown so long. */
-    private static final int DAYS_SHOWN = 60;
-
     private final EntryMapper entries;
     private final ActMapper acts;
     private final ExcusalMapper excusals;
@@ -84,7 +82,7 @@ class DeskReader {
     }
 
     private static boolean isShown(Entry entry, LocalDate day) {
-        return entry.isOpen() || !entry.changedOn().plusDays(DAYS_SHOWN).isBefore(day);
+        return entry.isOpen() || !entry.changedOn().plusDays(Spans.DONE).isBefore(day);
     }
 
     private static Optional<Excusal> excused(String set, List<Excusal> excusals, LocalDate day) {

@@ -5,6 +5,7 @@ import dipstick.server.accounts.Colleague;
 import dipstick.server.outreach.entries.EntryMapper;
 import dipstick.server.outreach.entries.Manners;
 import dipstick.server.outreach.seen.SeenPeople;
+import dipstick.server.practice.Spans;
 import dipstick.server.practice.Today;
 import java.util.Comparator;
 import java.util.List;
@@ -68,7 +69,7 @@ public class ListsAtWork {
     public int joined(String list, Colleague who) {
         List<String> joined = books.isRead(list)
                 ? books.of(list).joined().stream().map(Place::person).toList()
-                : entries.joinedAfter(list, today.day().minusDays(Queue.DAYS_JOINED));
+                : entries.joinedAfter(list, today.day().minusDays(Spans.JOINED));
         return who.ownPeopleOnly()
                 ? (int) joined.stream()
                         .filter(person -> seen.maySee(who, person))

@@ -2,6 +2,7 @@ package dipstick.server.outreach.desk;
 
 import dipstick.server.outreach.entries.Entry;
 import dipstick.server.outreach.plan.Standing;
+import dipstick.server.practice.Spans;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 
@@ -27,9 +28,6 @@ enum Queue {
     EXCUSED,
     DONE;
 
-    /** Somebody counts as joined for so many days. */
-    static final int DAYS_JOINED = 7;
-
     /** @param account of whoever looks */
     boolean holds(Place place, String account, LocalDate day) {
         Entry entry = place.entry();
@@ -44,7 +42,7 @@ enum Queue {
                         && !entry.nextOn().isEmpty()
                         && (place.hand().isEmpty() || place.isInHandOf(account))
                         && place.isDue(day);
-            case JOINED -> isOn && isOpen && ChronoUnit.DAYS.between(entry.joinedOn(), day) < DAYS_JOINED;
+            case JOINED -> isOn && isOpen && ChronoUnit.DAYS.between(entry.joinedOn(), day) < Spans.JOINED;
             case CHECK -> isOpen && place.excused().isEmpty() && entry.standing() == Standing.CHECK;
             case PROGRESS -> isOn && entry.state() == Entry.State.IN_PROGRESS;
             case WAITING -> isOn && place.isWorked() && entry.nextOn().compareTo(day.toString()) > 0;

@@ -1,2 +1,0 @@
-/** As the server has it. */
-export const SHORTEST_PASSWORD = 15

@@ -77,7 +77,7 @@ const draft = computed(() => ({
 
 /** What stands there until the set has come is none of its levels before. */
 const subject = computed(() => `${String(onBench.value)} ${String(loaded.value)}`)
-const { levels, before, findings, problem: levelsProblem } = useLevels(draft, subject)
+const { levels, before, findings, said, problem: levelsProblem } = useLevels(draft, subject)
 const { data: vocabulary } = useVocabulary()
 const { data: ribbon } = useRibbon(draft, onBench)
 
@@ -294,6 +294,7 @@ useBenchKeyboard({
           :levels="levels"
           :before="before"
           :findings="findings"
+          :said="said"
           :vocabulary="vocabulary"
           :as-of="asOf"
           @change="change"
@@ -305,6 +306,7 @@ useBenchKeyboard({
         :draft="draft"
         :behind="behind"
         :levels="levels"
+        :stuck="findings.length > 0 && !levels"
         :as-of="asOf"
         @who="behind = $event"
         @counts="(member, termSet) => sheet?.editTermSet(termSet, member)"

@@ -214,7 +214,7 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
         </button>
         <span v-if="ghost !== undefined && ghost !== shown.yes">was {{ count(ghost) }}</span>
       </template>
-      <span v-else class="quiet">off</span>
+      <span v-else-if="criterion.off" class="quiet">off</span>
       <p v-if="alone" :id="peek" class="peek" role="tooltip">
         Alone: yes for {{ count(alone.yes)
         }}<template v-if="alone.unsure">, can’t tell for {{ count(alone.unsure) }}</template

@@ -34,15 +34,17 @@ import { replaceTermSet, sharedQuery, withShared } from './termsets'
 import { TypedLine } from './typed'
 import { useOpenSlot, type Control } from './useOpenSlot'
 import { useSentences } from './useSentences'
+import UnreadLine from './UnreadLine.vue'
 import { useSheetLines } from './useSheetLines'
 import type { Behind } from './who'
 
 /** The sheet of sentences with the stick through it. */
-const { document, levels, before, findings, vocabulary, asOf } = defineProps<{
+const { document, levels, before, findings, said, vocabulary, asOf } = defineProps<{
   document: CriteriaDocument
   levels: Schemas['Levels'] | undefined
   before: Schemas['Levels'] | undefined
   findings: readonly Schemas['Finding'][]
+  said: readonly Schemas['LineSaid'][]
   vocabulary: Schemas['Vocabulary']
   asOf: string
 }>()
@@ -62,6 +64,7 @@ const { sections, otherFindings, levelOf, findingsAt } = useSheetLines(() => ({
   levels,
   before,
   findings,
+  said,
 }))
 
 const {
@@ -234,7 +237,11 @@ function useRoster(saved: Roster, isNew: boolean) {
       </p>
 
       <p v-if="findings.length" class="notice" role="status">
-        The numbers are those from before the mistake that is pointed out; mend it, or undo.
+        {{
+          levels
+            ? 'The numbers are those from before the mistake that is pointed out; mend it, or undo.'
+            : 'There are no numbers until the mistake that is pointed out is mended.'
+        }}
       </p>
 
       <SheetSection
@@ -285,9 +292,12 @@ function useRoster(saved: Roster, isNew: boolean) {
               @dragover.prevent
               @drop.prevent.stop="drop(one.place, $event)"
             />
-            <li v-else class="waiting">
-              <p v-for="finding in one.findings" :key="finding" class="notice">{{ finding }}</p>
-            </li>
+            <UnreadLine
+              v-else
+              :criterion="one.criterion"
+              :findings="one.findings"
+              @remove="act(one.place, 'remove')"
+            />
           </template>
         </ul>
         <TypedLine
@@ -374,10 +384,5 @@ ul {
   list-style: none;
   margin: 0;
   padding: 0;
-}
-
-.waiting {
-  min-height: 30px;
-  padding-left: calc(var(--stick) + 10px);
 }
 </style>

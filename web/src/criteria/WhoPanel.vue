@@ -14,10 +14,12 @@ import WhoList from './WhoList.vue'
 import { HAS, nearBehind, ON_LIST, sameBehind, TO_CHECK, type Behind } from './who'
 
 /** The people behind a number, and one of them opened beside the sheet. */
-const { draft, behind, levels, asOf } = defineProps<{
+const { draft, behind, levels, stuck, asOf } = defineProps<{
   draft: Draft
   behind: Behind
   levels: Schemas['Levels'] | undefined
+  /** Whether there are no levels until somebody mends the set. */
+  stuck: boolean
   asOf: string
 }>()
 const emit = defineEmits<{
@@ -229,7 +231,10 @@ watch(
       <h2 class="title">
         {{ behind.title }}<template v-if="total !== undefined">: {{ count(total) }}</template>
       </h2>
-      <p v-if="total === undefined" class="quiet empty" role="status">
+      <p v-if="stuck" class="quiet empty">
+        Who it is, is known once the mistake that is pointed out is mended.
+      </p>
+      <p v-else-if="total === undefined" class="quiet empty" role="status">
         {{ problem ? '' : 'Looking …' }}
       </p>
       <p v-else-if="total === 0" class="quiet empty">Nobody.</p>

@@ -16,6 +16,8 @@ export interface Levels {
   before: Readonly<ShallowRef<Schemas['Levels'] | undefined>>
   /** What is wrong with the draft as it stands. */
   findings: Readonly<ShallowRef<readonly Schemas['Finding'][]>>
+  /** What the criteria say in which nothing is wrong, where others are pointed out. */
+  said: Readonly<ShallowRef<readonly Schemas['LineSaid'][]>>
   problem: Readonly<Ref<string>>
 }
 
@@ -28,6 +30,7 @@ export function useLevels(draft: Ref<Draft>, subject: Readonly<Ref<unknown>> = r
   const levels = shallowRef<Schemas['Levels']>()
   const before = shallowRef<Schemas['Levels']>()
   const findings = shallowRef<readonly Schemas['Finding'][]>([])
+  const said = shallowRef<readonly Schemas['LineSaid'][]>([])
   const { ask, forget, problem } = useNewest()
 
   watch(
@@ -37,6 +40,7 @@ export function useLevels(draft: Ref<Draft>, subject: Readonly<Ref<unknown>> = r
       levels.value = undefined
       before.value = undefined
       findings.value = []
+      said.value = []
     },
     { flush: 'sync' },
   )
@@ -48,6 +52,7 @@ export function useLevels(draft: Ref<Draft>, subject: Readonly<Ref<unknown>> = r
         (signal) => sendJson<Schemas['BenchAnswer']>('POST', '/api/bench', now, { signal }),
         (answer) => {
           findings.value = answer.findings
+          said.value = answer.said
           if (answer.levels) {
             before.value = levels.value
             levels.value = answer.levels
@@ -60,6 +65,7 @@ export function useLevels(draft: Ref<Draft>, subject: Readonly<Ref<unknown>> = r
     levels: readonly(levels) as Levels['levels'],
     before: readonly(before) as Levels['before'],
     findings: readonly(findings) as Levels['findings'],
+    said: readonly(said) as Levels['said'],
     problem,
   }
 }

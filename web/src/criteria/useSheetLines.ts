@@ -1,6 +1,12 @@
 import type { Schemas } from '@/api/client'
 import { computed } from 'vue'
-import { SECTIONS, criteriaOf, type CriteriaDocument } from './document'
+import {
+  SECTIONS,
+  criteriaOf,
+  type CriteriaDocument,
+  type Criterion,
+  type Section,
+} from './document'
 import { KEYS } from './sheetSections'
 
 /** The criteria as they stand on the sheet, each with its level, what that was before, and what is wrong with it. */
@@ -10,6 +16,7 @@ export function useSheetLines(
     levels: Schemas['Levels'] | undefined
     before: Schemas['Levels'] | undefined
     findings: readonly Schemas['Finding'][]
+    said: readonly Schemas['LineSaid'][]
   },
 ) {
   const sections = computed(() => {
@@ -19,7 +26,7 @@ export function useSheetLines(
       criteria: criteriaOf(document, section).map((criterion, index) => ({
         criterion,
         place: { section, index },
-        level: levelOf(levels, criterion.id),
+        level: lineOf(section, index, criterion),
         before: levelOf(before, criterion.id),
         findings: findingsAt(`${KEYS[section]}/${String(index)}`),
       })),
@@ -33,6 +40,19 @@ export function useSheetLines(
         one.document !== '' || !/^\/(include|exclude|shouldHave\/of|bands)\/\d/.test(one.pointer),
     ),
   )
+
+  /** With its numbers of before where what it says now cannot be counted, and with none where there are none. */
+  function lineOf(
+    section: Section,
+    index: number,
+    criterion: Criterion,
+  ): Schemas['CriterionLevel'] | undefined {
+    const { levels, said } = sheet()
+    const level = levelOf(levels, criterion.id)
+    const now = said.find((one) => one.id === criterion.id)
+    const off = criterion.off === true
+    return now ? { section, index, off, doubts: [], ...level, ...now } : level
+  }
 
   function levelOf(of: Schemas['Levels'] | undefined, id: string) {
     return of?.criteria.find((one) => one.id === id)

@@ -4,6 +4,7 @@ import dipstick.core.criteria.CriteriaSet;
 import dipstick.core.criteria.Criterion;
 import dipstick.core.criteria.Lack;
 import dipstick.core.criteria.ShouldHave;
+import dipstick.core.criteria.Test;
 import dipstick.core.doubts.Doubt;
 import dipstick.core.doubts.Doubts;
 import dipstick.core.evaluate.Answer;
@@ -27,8 +28,9 @@ import tools.jackson.databind.JsonNode;
  * The levels of a draft, or what is wrong with it.
  *
  * @param levels nothing where there are findings
+ * @param said what the criteria say in which nothing is wrong, where others are pointed out; empty where there are levels
  */
-record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels) {
+record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels, List<LineSaid> said) {
     /** @param document the set it is in; empty for the draft itself */
     record Finding(String document, String pointer, String message) {}
 
@@ -95,6 +97,9 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
             Optional<JsonNode> meant,
             List<DoubtView> doubts) {}
 
+    /** What a criterion says, as {@link CriterionLevel} has it. */
+    record LineSaid(String id, SentenceView sentence, String typed) {}
+
     /** @param subject the term set or other criterion that it is about; empty where there is none */
     record DoubtView(Doubt.Kind kind, String message, String subject) {}
 
@@ -117,8 +122,26 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
         }
     }
 
-    static BenchAnswer refused(LocalDate asOf, List<Finding> findings) {
-        return new BenchAnswer(asOf.toString(), findings, Optional.empty());
+    /** @param rest what can be read all the same */
+    static BenchAnswer refused(
+            LocalDate asOf,
+            List<Finding> findings,
+            Optional<ReadableLines.Readable> rest,
+            Set<String> sharedNames) {
+        return new BenchAnswer(
+                asOf.toString(),
+                findings,
+                Optional.empty(),
+                rest.map(readable -> readable.lines().map(line -> said(line, asOf, sharedNames)).toList())
+                        .orElse(List.of()));
+    }
+
+    private static LineSaid said(ReadableLines.Line line, LocalDate asOf, Set<String> sharedNames) {
+        Test test = line.criterion().test();
+        return new LineSaid(
+                line.criterion().id(),
+                SentenceView.of(new SentencePrinter(asOf).print(test)),
+                SentencePrinter.undated(test, line.written(), sharedNames).text());
     }
 
     /**
@@ -168,7 +191,7 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels)
                 bands.each(document.path("bands"), sharedNames),
                 bands.withoutAny(),
                 ColumnView.all(set));
-        return new BenchAnswer(reading.asOf().toString(), List.of(), Optional.of(levels));
+        return new BenchAnswer(reading.asOf().toString(), List.of(), Optional.of(levels), List.of());
     }
 
     private static void add(

@@ -88,7 +88,19 @@ class BenchController {
             invalid.problems()
                     .forEach((document, problems) -> problems.forEach(
                             problem -> findings.add(new Finding(document, problem.pointer(), problem.message()))));
-            return BenchAnswer.refused(evaluator.asOf(), findings);
+            return BenchAnswer.refused(
+                    evaluator.asOf(),
+                    findings,
+                    ReadableLines.of(
+                            draft.document(),
+                            invalid,
+                            rest -> documents.readHere(
+                                    rest,
+                                    draft.settings(),
+                                    evaluator.population().fields())),
+                    documents
+                            .vocabularyHere(draft.document(), evaluator.population())
+                            .sharedNames());
         }
     }
 

@@ -191,8 +191,11 @@ final class NaiveEvaluator {
             boolean here = holds.test(day);
             any |= here;
             all &= here;
+            if (any && !all) {
+                return Outcome.UNSURE;
+            }
         }
-        return all ? Outcome.YES : any ? Outcome.UNSURE : Outcome.NO;
+        return all ? Outcome.YES : Outcome.NO;
     }
 
     // Dates and windows.
@@ -267,7 +270,7 @@ final class NaiveEvaluator {
 
     private Outcome inWindow(JsonNode window, Optional<Days> date, Row person, boolean undatedEvent) {
         if (window.has("atAge")) {
-            return inAgeWindow(window.get("atAge"), date, person, undatedEvent);
+            return inAgeWindow(Ages.of(window.get("atAge")), date, person, undatedEvent);
         }
         Days range = window(window);
         if (date.isPresent()) {
@@ -280,7 +283,7 @@ final class NaiveEvaluator {
     }
 
     /** Whether a day, whichever it was, lies in the window of a birth, whichever that was. */
-    private Outcome inAgeWindow(JsonNode ages, Optional<Days> date, Row person, boolean undatedEvent) {
+    private Outcome inAgeWindow(Ages ages, Optional<Days> date, Row person, boolean undatedEvent) {
         Optional<Days> birth = person.cell("birth_date").map(NaiveEvaluator::days);
         if (birth.isEmpty() || (date.isEmpty() && !undatedEvent)) {
             return Outcome.UNSURE;
@@ -290,24 +293,35 @@ final class NaiveEvaluator {
         boolean all = true;
         for (LocalDate born = birth.get().first(); !born.isAfter(birth.get().last()); born = born.plusDays(1)) {
             LocalDate day = born;
-            Outcome here = overDays(when, at -> isOfAge(ages, day, at));
+            Outcome here = overDays(when, at -> ages.hold(day, at));
             any |= here != Outcome.NO;
             all &= here == Outcome.YES;
+            if (any && !all) {
+                return Outcome.UNSURE;
+            }
         }
-        return all ? Outcome.YES : any ? Outcome.UNSURE : Outcome.NO;
+        return all ? Outcome.YES : Outcome.NO;
     }
 
-    private static boolean isOfAge(JsonNode ages, LocalDate birth, LocalDate day) {
-        if (day.isBefore(birth)) {
-            return false;
+    /** Ages in whole units, both included; none before birth. */
+    private record Ages(ChronoUnit unit, long from, long through) {
+        static Ages of(JsonNode written) {
+            return new Ages(
+                    ChronoUnit.valueOf(
+                            written.path("unit").asString("years").toUpperCase(Locale.ROOT)),
+                    written.path("from").asLong(0),
+                    written.path("through").asLong(Long.MAX_VALUE));
         }
-        ChronoUnit unit = ChronoUnit.valueOf(ages.path("unit").asString("years").toUpperCase(Locale.ROOT));
-        long age = unit.between(birth, day);
-        return age >= ages.path("from").asLong(0) && age <= ages.path("through").asLong(Long.MAX_VALUE);
+
+        boolean hold(LocalDate birth, LocalDate day) {
+            long age = unit.between(birth, day);
+            return !day.isBefore(birth) && age >= from && age <= through;
+        }
     }
 
-    private Outcome age(JsonNode ages, Row person) {
-        String on = ages.path("on").asString("");
+    private Outcome age(JsonNode written, Row person) {
+        Ages ages = Ages.of(written);
+        String on = written.path("on").asString("");
         LocalDate day = switch (on) {
             case "" -> asOf;
             case "startOfYear" -> asOf.withDayOfYear(1);
@@ -315,7 +329,7 @@ final class NaiveEvaluator {
             default -> LocalDate.parse(on);
         };
         return person.cell("birth_date")
-                .map(written -> overDays(days(written), birth -> isOfAge(ages, birth, day)))
+                .map(birth -> overDays(days(birth), born -> ages.hold(born, day)))
                 .orElse(Outcome.UNSURE);
     }
 

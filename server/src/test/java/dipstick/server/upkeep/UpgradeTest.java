@@ -10,9 +10,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.stream.IntStream;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
@@ -24,7 +27,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 
 /**
- * A database of each version that there was starts, and everything is in it. One is kept for each in
+ * A database of each version that there was becomes the one that the first becomes, and that one starts with everything in it. One
+ * is kept for each in
  * {@code src/test/resources/upgrades}; a migration that is new needs one more, written by {@code -Dupgrades.write=true}: a
  * practice that began with the first version, as that migration left it.
  */
@@ -36,6 +40,8 @@ class UpgradeTest {
             [{"id": "old", "test": {"age": {"from": 70}}}], "shouldHave": {"rule": "all", "of":
             [{"id": "visit", "test": {"events": {"kinds": ["visit"], "window": {"ever": true}}}}]}}""";
 
+    private static List<String> ofFirst = List.of();
+
     @TempDir
     private Path folder;
 
@@ -43,6 +49,10 @@ class UpgradeTest {
         try (var files = Files.list(MIGRATIONS)) {
             return IntStream.rangeClosed(1, (int) files.count());
         }
+    }
+
+    static IntStream laterVersions() throws IOException {
+        return versions().skip(1);
     }
 
     private static Path kept(int version) {
@@ -63,7 +73,7 @@ class UpgradeTest {
 
     private void write(int version) throws IOException, SQLException {
         Path data = folder.resolve("made" + version);
-        String url = "jdbc:h2:file:" + data.resolve("records").toAbsolutePath();
+        String url = url(data);
         migrate(url, 1);
         begin(url);
         migrate(url, version);
@@ -104,12 +114,52 @@ class UpgradeTest {
     }
 
     @ParameterizedTest
-    @MethodSource("versions")
-    void it_starts_and_everything_is_in_it(int version) throws Exception {
-        Path data = Files.createDirectories(folder.resolve("data"));
+    @MethodSource("laterVersions")
+    void it_becomes_what_the_first_becomes(int version) throws Exception {
+        assertThat(broughtUp(version)).containsExactlyInAnyOrderElementsOf(ofFirst());
+    }
+
+    private List<String> ofFirst() throws Exception {
+        if (ofFirst.isEmpty()) {
+            ofFirst = broughtUp(1);
+        }
+        return ofFirst;
+    }
+
+    /** All that is in it then, but when it was brought up, and what is made by chance. */
+    private List<String> broughtUp(int version) throws Exception {
+        String url = url(unpack(version, "brought-up-" + version));
+        migrate(url, (int) versions().count());
+        List<String> script = new ArrayList<>();
+        try (Connection database = DriverManager.getConnection(url, "dipstick", "");
+                Statement sql = database.createStatement();
+                ResultSet lines = sql.executeQuery("SCRIPT NOPASSWORDS NOSETTINGS")) {
+            while (lines.next()) {
+                script.add(lines.getString(1)
+                        .replaceAll("\\{bcrypt}[^']+|[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}", "by chance")
+                        .replaceAll("\"(CONSTRAINT|SYSTEM_SEQUENCE)_[^\"]+\"", "a name that H2 chose"));
+            }
+        }
+        script.removeIf(line -> line.contains("INSERT INTO \"PUBLIC\".\"flyway_schema_history\""));
+        assertThat(script).anyMatch(line -> line.contains("'p3'") && line.contains("'Tove'"));
+        return script;
+    }
+
+    private static String url(Path data) {
+        return "jdbc:h2:file:" + data.resolve("records").toAbsolutePath();
+    }
+
+    private Path unpack(int version, String name) throws IOException {
+        Path data = Files.createDirectories(folder.resolve(name));
         try (var in = new GZIPInputStream(Files.newInputStream(kept(version)))) {
             Files.copy(in, data.resolve("records.mv.db"));
         }
+        return data;
+    }
+
+    @Test
+    void the_first_starts_and_everything_is_in_it() throws Exception {
+        Path data = unpack(1, "data");
         RunningServer server = RunningServer.over(data, Clock.systemUTC());
         try {
             Visitor orla = server.visitor().signIn("orla", "a%20long%20password");

@@ -40,6 +40,9 @@ final class RunningApplication implements AutoCloseable {
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "--enable-native-access=ALL-UNNAMED",
+                // As for all tests: it ends before a second compilation would pay (docs/decisions/0058).
+                "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
                 "-cp",
                 List.of(settings).contains("--dipstick.demo=true") ? SERVER + ":" + DEMO : SERVER,
                 "dipstick.server.DipstickApplication",

@@ -22,6 +22,7 @@ import org.junit.jupiter.api.io.TempDir;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class SigningInIT {
     private static final String PASSWORD = "a long password";
+    private static final int MOST_BYTES_AT_FIRST = 200_000;
     private static final String FACTOR = "[aria-label='Second factor']";
 
     @TempDir
@@ -92,6 +93,12 @@ class SigningInIT {
                 .array());
         int number = ByteBuffer.wrap(hash).getInt(hash[hash.length - 1] & 15) & Integer.MAX_VALUE;
         return String.format(Locale.ROOT, "%06d", number % 1_000_000);
+    }
+
+    @Test
+    @Order(0)
+    void the_page_to_sign_in_at_is_small_and_compressed_beforehand() throws Exception {
+        assertThat(new FirstPage(application.address()).bytes()).isLessThan(MOST_BYTES_AT_FIRST);
     }
 
     @Test

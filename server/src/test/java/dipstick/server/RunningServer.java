@@ -43,6 +43,9 @@ public final class RunningServer {
     private final Faults faults = new Faults();
 
     private RunningServer(Path data, Clock clock, String... settings) {
+        if (Stream.of(settings).noneMatch(setting -> setting.startsWith("--dipstick.database."))) {
+            NewDatabase.putInto(data);
+        }
         List<String> all = new ArrayList<>(List.of("--dipstick.data=" + data, "--dipstick.zone=Europe/Lisbon"));
         all.addAll(List.of(settings));
         if (all.stream().noneMatch(setting -> setting.startsWith("--server.port="))) {

@@ -307,8 +307,7 @@ final class NaiveEvaluator {
     private record Ages(ChronoUnit unit, long from, long through) {
         static Ages of(JsonNode written) {
             return new Ages(
-                    ChronoUnit.valueOf(
-                            written.path("unit").asString("years").toUpperCase(Locale.ROOT)),
+                    ChronoUnit.valueOf(written.path("unit").asString("years").toUpperCase(Locale.ROOT)),
                     written.path("from").asLong(0),
                     written.path("through").asLong(Long.MAX_VALUE));
         }

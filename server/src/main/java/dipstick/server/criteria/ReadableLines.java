@@ -44,7 +44,9 @@ final class ReadableLines {
             return Stream.of(
                             of("/include", set.include()),
                             of("/exclude", set.exclude()),
-                            of("/shouldHave/of", set.shouldHave().map(ShouldHave::of).orElse(List.of())))
+                            of(
+                                    "/shouldHave/of",
+                                    set.shouldHave().map(ShouldHave::of).orElse(List.of())))
                     .flatMap(lines -> lines);
         }
 
@@ -52,8 +54,7 @@ final class ReadableLines {
             return IntStream.range(0, criteria.size())
                     .filter(i -> !leftOut.contains(section + "/" + i))
                     .mapToObj(i -> new Line(
-                            criteria.get(i),
-                            document.at(section).path(i).path("test")));
+                            criteria.get(i), document.at(section).path(i).path("test")));
         }
     }
 
@@ -68,7 +69,8 @@ final class ReadableLines {
         InvalidCriteria wrong = mistakes;
         for (int round = 0; round < MOST_ROUNDS; round++) {
             List<Problem> own = wrong.problems().getOrDefault("", List.of());
-            if (own.size() < wrong.problems().values().stream().mapToInt(List::size).sum()) {
+            if (own.size()
+                    < wrong.problems().values().stream().mapToInt(List::size).sum()) {
                 return Optional.empty();
             }
             own.forEach(problem -> leaveOut(rest, problem.pointer(), leftOut));

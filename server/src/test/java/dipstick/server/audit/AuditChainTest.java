@@ -78,11 +78,12 @@ class AuditChainTest {
     @Test
     void whatever_was_changed_is_found() {
         TransactionTemplate transaction = new TransactionTemplate(server.bean(PlatformTransactionManager.class));
-        assertThat(BEHIND_ITS_BACK).allSatisfy(change -> transaction.executeWithoutResult(undone -> {
-            assertThat(database.update(change)).isEqualTo(1);
-            assertThat(chain().verify().broken()).isPresent();
-            undone.setRollbackOnly();
-        }));
+        assertThat(BEHIND_ITS_BACK)
+                .allSatisfy(change -> transaction.executeWithoutResult(undone -> {
+                    assertThat(database.update(change)).isEqualTo(1);
+                    assertThat(chain().verify().broken()).isPresent();
+                    undone.setRollbackOnly();
+                }));
         assertThat(chain().verify().broken()).isEmpty();
     }
 

@@ -49,8 +49,8 @@ class ReadableLinesTest {
     }
 
     private static JsonNode ask(String rest) throws Exception {
-        String document = ("{'format': 'dipstick-criteria/1', 'id': 'half', 'name': 'Half', " + rest + "}")
-                .replace('\'', '"');
+        String document =
+                ("{'format': 'dipstick-criteria/1', 'id': 'half', 'name': 'Half', " + rest + "}").replace('\'', '"');
         return coordinator
                 .post("/api/bench", "{\"settings\": {}, \"document\": " + document + "}")
                 .json();

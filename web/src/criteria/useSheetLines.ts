@@ -20,7 +20,7 @@ export function useSheetLines(
   },
 ) {
   const sections = computed(() => {
-    const { document, levels, before } = sheet()
+    const { document, before } = sheet()
     return SECTIONS.map((section) => ({
       section,
       criteria: criteriaOf(document, section).map((criterion, index) => ({

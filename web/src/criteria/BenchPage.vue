@@ -66,7 +66,10 @@ watch(onBench, (_, before) => {
 
 const document = computed(() => lookedAt.value?.document ?? history.current.value)
 
-usePageTitle(() => [document.value.name || 'New set', 'Criteria'])
+/** Nothing is on the bench: it could not be had, or there is no such set. */
+const nothing = computed(() => !loaded.value && problem.value !== '')
+const name = computed(() => document.value.name || (id === NEW ? 'A new set' : 'A set'))
+usePageTitle(() => [name.value, 'Criteria'])
 
 /** What is evaluated, also before the set has a name. */
 const draft = computed(() => ({
@@ -205,8 +208,8 @@ useBenchKeyboard({
 
 <template>
   <div class="bench">
-    <h1 class="visually-hidden">{{ document.name || 'A new set' }}</h1>
-    <div class="head">
+    <h1 class="visually-hidden">{{ name }}</h1>
+    <div v-if="!nothing" class="head">
       <InputText
         :model-value="document.name"
         placeholder="Name of the set"

@@ -2,6 +2,8 @@ package dipstick.server.accounts;
 
 import jakarta.servlet.DispatcherType;
 import java.util.List;
+import java.util.function.Function;
+import java.util.stream.Stream;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AuthorizeHttpRequestsConfigurer;
@@ -59,21 +61,15 @@ final class AddressRights {
     private AddressRights() {}
 
     private static Asks of(Duty duty, String... addresses) {
-        return new Asks(
-                duty,
-                List.of(addresses).stream()
-                        .map(PathPatternRequestMatcher::pathPattern)
-                        .<RequestMatcher>map(matcher -> matcher)
-                        .toList());
+        return asks(duty, PathPatternRequestMatcher::pathPattern, addresses);
     }
 
     private static Asks toRead(Duty duty, String... addresses) {
-        return new Asks(
-                duty,
-                List.of(addresses).stream()
-                        .map(address -> PathPatternRequestMatcher.pathPattern(HttpMethod.GET, address))
-                        .<RequestMatcher>map(matcher -> matcher)
-                        .toList());
+        return asks(duty, address -> PathPatternRequestMatcher.pathPattern(HttpMethod.GET, address), addresses);
+    }
+
+    private static Asks asks(Duty duty, Function<String, RequestMatcher> matcher, String... addresses) {
+        return new Asks(duty, Stream.of(addresses).map(matcher).toList());
     }
 
     static void ask(AuthorizeHttpRequestsConfigurer<HttpSecurity>.AuthorizationManagerRequestMatcherRegistry of) {

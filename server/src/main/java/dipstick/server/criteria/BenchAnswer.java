@@ -124,12 +124,12 @@ record BenchAnswer(String asOf, List<Finding> findings, Optional<Levels> levels,
 
     /** @param rest what can be read all the same */
     static BenchAnswer refused(
-            LocalDate asOf, List<Finding> findings, Optional<ReadableLines.Readable> rest, Set<String> sharedNames) {
+            LocalDate asOf, List<Finding> findings, Optional<ReadableLines.Rest> rest, Set<String> sharedNames) {
         return new BenchAnswer(
                 asOf.toString(),
                 findings,
                 Optional.empty(),
-                rest.map(readable -> readable.lines()
+                rest.map(of -> of.lines()
                                 .map(line -> said(line, asOf, sharedNames))
                                 .toList())
                         .orElse(List.of()));

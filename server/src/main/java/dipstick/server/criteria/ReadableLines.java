@@ -38,7 +38,7 @@ final class ReadableLines {
      * @param document the same as it is written
      * @param leftOut pointers to those
      */
-    record Readable(CriteriaSet set, JsonNode document, Set<String> leftOut) {
+    record Rest(CriteriaSet set, JsonNode document, Set<String> leftOut) {
         /** Those that are not left out. */
         Stream<Line> lines() {
             return Stream.of(
@@ -61,7 +61,7 @@ final class ReadableLines {
     private ReadableLines() {}
 
     /** Nothing where too little is left, or what is wrong is in another document. */
-    static Optional<Readable> of(JsonNode document, InvalidCriteria mistakes, Reader reader) {
+    static Optional<Rest> of(JsonNode document, InvalidCriteria mistakes, Reader reader) {
         if (!(document.deepCopy() instanceof ObjectNode rest)) {
             return Optional.empty();
         }
@@ -75,7 +75,7 @@ final class ReadableLines {
             }
             own.forEach(problem -> leaveOut(rest, problem.pointer(), leftOut));
             try {
-                return Optional.of(new Readable(reader.read(rest), rest, Set.copyOf(leftOut)));
+                return Optional.of(new Rest(reader.read(rest), rest, Set.copyOf(leftOut)));
             } catch (InvalidCriteria further) {
                 wrong = further;
             }

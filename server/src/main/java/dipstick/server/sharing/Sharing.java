@@ -222,6 +222,6 @@ public class Sharing implements Holdings {
         return Problems.refused(
                 HttpStatus.NOT_FOUND,
                 "no-such-set",
-                "There is no such list for you. It may have been removed or retired, or is not shared with you.");
+                "There is no such set or list for you. It may have been removed or retired, or is not shared with you.");
     }
 }

@@ -10,8 +10,12 @@ final class People {
 
     private static final String YEARS = "(?: ?years?(?: old| of age)?| yo| y)?";
 
+    private static final String AGED =
+            "(?:(?:aged?|ages|the age of|age is|age of|ages of|who are|is|are|between the ages of|of) )*";
+
     private People() {}
 
+    /** In the order in which they are tried, which is their meaning. */
     static Stream<Rewrite> all(Names names) {
         return Stream.of(dates(names), fields(), ages(), words(names)).flatMap(List::stream);
     }
@@ -41,13 +45,22 @@ final class People {
     }
 
     private static List<Rewrite> fields() {
+        return Stream.of(
+                        values(),
+                        blanks(),
+                        texts(),
+                        flags(),
+                        numbers(),
+                        List.of(Rewrite.of("nobody's|nobody 's", "⟦provider is blank⟧")))
+                .flatMap(List::stream)
+                .toList();
+    }
+
+    private static List<Rewrite> values() {
         String is = "(?: (?:is|are|was|=|:|equals|equal to|is one of|is either|is in|one of|in))*";
         String isNot =
                 " (?:is not|isn't|are not|aren't|not|other than|is other than|is anything but|!=|<>|is neither|not in|is not one of)";
         String several = "((?:{V}|{Q})(?:(?: or| ,| and| /| nor)+ (?:{V}|{Q}))*)";
-        String blank =
-                "(?:blank|empty|missing|unknown|not known|not recorded|not on record|not given|not on file|null|absent)";
-        String known = "(?:known|recorded|on record|on file|given|present|not blank|not empty|filled in|there)";
         return List.of(
                 Rewrite.by(
                         "not ({FT})" + is + " " + several,
@@ -57,7 +70,14 @@ final class People {
                         match -> "⟦" + match.group(1) + " is not " + list(match.group(2)) + "⟧"),
                 Rewrite.by(
                         "({FT})" + is + " " + several,
-                        match -> "⟦" + match.group(1) + " is " + list(match.group(2)) + "⟧"),
+                        match -> "⟦" + match.group(1) + " is " + list(match.group(2)) + "⟧"));
+    }
+
+    private static List<Rewrite> blanks() {
+        String blank =
+                "(?:blank|empty|missing|unknown|not known|not recorded|not on record|not given|not on file|null|absent)";
+        String known = "(?:known|recorded|on record|on file|given|present|not blank|not empty|filled in|there)";
+        return List.of(
                 Rewrite.of(
                         "(?:neither|no|without|with no)(?: an?)? ({F}) n?or(?: an?)? ({F})",
                         "⟦$1 is blank⟧ and ⟦$2 is blank⟧"),
@@ -68,17 +88,29 @@ final class People {
                         "⟦$1 is blank⟧"),
                 Rewrite.of(
                         "(?:with|has|have|having)(?: (?:a|an|any))? ({F})(?: number| address)?(?= [¦\uF500-\uF8FE]| and| or| but| ,|$)",
-                        "⟦$1 is on record⟧"),
+                        "⟦$1 is on record⟧"));
+    }
+
+    private static List<Rewrite> texts() {
+        return List.of(
                 Rewrite.of(
                         "({FT}) (?:starts|begins|starting|beginning) with (.+?)(?= [¦\uF500-\uF8FE]| and| or|$)",
                         "⟦$1 starts with $2⟧"),
                 Rewrite.of(
                         "({FT}) (?:contains|containing|includes|including) (.+?)(?= [¦\uF500-\uF8FE]| and| or|$)",
-                        "⟦$1 contains $2⟧"),
+                        "⟦$1 contains $2⟧"));
+    }
+
+    private static List<Rewrite> flags() {
+        return List.of(
                 Rewrite.of("({FF}) (?:is |are |= )?(?:true|yes|1|y)", "⟦$1 is yes⟧"),
                 Rewrite.of("({FF}) (?:is |are |= )?(?:false|no|0|n|not yes)", "⟦$1 is no⟧"),
                 Rewrite.of("(?:no|not|without|doesn't|does not|don't|do not) ({FF})(?! is)", "⟦$1 is no⟧"),
-                Rewrite.of("(?:who )?({FF})", "⟦$1 is yes⟧"),
+                Rewrite.of("(?:who )?({FF})", "⟦$1 is yes⟧"));
+    }
+
+    private static List<Rewrite> numbers() {
+        return List.of(
                 Rewrite.of(
                         "({FN})(?: (?:is|was|of|score))* (?:between|from) ({n}) ?(?:and|to) ?({n})",
                         "⟦$1 is at least $2 and at most $3⟧"),
@@ -100,8 +132,7 @@ final class People {
                 Rewrite.of(
                         "({FN})(?: (?:is|was|of|score))* (?:at most|<=|no more than|not more than|up to) ({n})",
                         "⟦$1 is at most $2⟧"),
-                Rewrite.of("({FN})(?: (?:is|was|of|score|=|exactly))* ({n})", "⟦$1 is $2⟧"),
-                Rewrite.of("nobody's|nobody 's", "⟦provider is blank⟧"));
+                Rewrite.of("({FN})(?: (?:is|was|of|score|=|exactly))* ({n})", "⟦$1 is $2⟧"));
     }
 
     private static String list(String values) {
@@ -109,17 +140,22 @@ final class People {
     }
 
     private static List<Rewrite> ages() {
-        String aged = "(?:(?:aged?|ages|the age of|age is|age of|ages of|who are|is|are|between the ages of|of) )*";
+        return Stream.of(fromTo(), atLeastOrAtMost(), overOrUnder(), exactly())
+                .flatMap(List::stream)
+                .toList();
+    }
+
+    private static List<Rewrite> fromTo() {
         return List.of(
                 Rewrite.of("(over|under|above|below) the age of", "aged $1"),
                 Rewrite.by(
                         "in (?:their|his|her) ([2-9])0s",
                         match -> "⟦aged " + match.group(1) + "0 to " + match.group(1) + "9⟧"),
                 Rewrite.by(
-                        aged + "(?:under|below|younger than) ({i}) (months|weeks|days)(?: old)?",
+                        AGED + "(?:under|below|younger than) ({i}) (months|weeks|days)(?: old)?",
                         match -> "⟦aged " + (Amounts.number(match, 1) - 1) + " " + match.group(2) + " or under⟧"),
                 Rewrite.of(
-                        aged + "(?:between |from )?({i}) ?(?:-|to|and|through) ?({i})"
+                        AGED + "(?:between |from )?({i}) ?(?:-|to|and|through) ?({i})"
                                 + "[ -]?years?[- ](?:olds?|of age)",
                         "⟦aged $1 to $2⟧"),
                 Rewrite.of(
@@ -134,36 +170,50 @@ final class People {
                         "⟦aged $1 to $2 $3⟧"),
                 Rewrite.of(
                         "(?:turning|turns|turn|will turn|will be|who turn) ({i}) ⟪since the start of the year⟫",
-                        "⟦aged $1 to $1 at the end of the year⟧"),
+                        "⟦aged $1 to $1 at the end of the year⟧"));
+    }
+
+    private static List<Rewrite> atLeastOrAtMost() {
+        return List.of(
                 Rewrite.of("(?:aged?|age is)? ?>= ?({i})" + YEARS, "⟦aged $1 or over⟧"),
                 Rewrite.of("(?:aged?|age is)? ?<= ?({i})" + YEARS, "⟦aged $1 or under⟧"),
                 Rewrite.by("(?:aged?|age is) > ({i})" + YEARS, match -> over(Amounts.number(match, 1) + 1)),
                 Rewrite.by("(?:aged?|age is) < ({i})" + YEARS, match -> under(Amounts.number(match, 1))),
                 Rewrite.of(
-                        aged + "(?:at least |not under |not younger than |a minimum of )({i})" + YEARS_OLD,
+                        AGED + "(?:at least |not under |not younger than |a minimum of )({i})" + YEARS_OLD,
                         "⟦aged $1 or over⟧"),
                 Rewrite.of(
-                        aged + "({i})s?" + YEARS + "(?: ?\\+| plus| (?:and|or) (?:over|older|above|up|upwards))"
+                        AGED + "({i})s?" + YEARS + "(?: ?\\+| plus| (?:and|or) (?:over|older|above|up|upwards))"
                                 + YEARS,
                         "⟦aged $1 or over⟧"),
-                Rewrite.of(aged + "({i})\\+" + YEARS, "⟦aged $1 or over⟧"),
-                Rewrite.of(aged + "({i})s?" + YEARS + " (?:and|or) (?:under|younger|below)", "⟦aged $1 or under⟧"),
+                Rewrite.of(AGED + "({i})\\+" + YEARS, "⟦aged $1 or over⟧"),
+                Rewrite.of(AGED + "({i})s?" + YEARS + " (?:and|or) (?:under|younger|below)", "⟦aged $1 or under⟧"),
                 Rewrite.of(
-                        aged + "(?:at most |no older than |not over |not older than |up to )({i})" + YEARS_OLD,
-                        "⟦aged $1 or under⟧"),
+                        AGED + "(?:at most |no older than |not over |not older than |up to )({i})" + YEARS_OLD,
+                        "⟦aged $1 or under⟧"));
+    }
+
+    /** Which people mean with the age itself, and without it. */
+    private static List<Rewrite> overOrUnder() {
+        return List.of(
                 Rewrite.either(
-                        aged + "(?:the )?(?:over|above|more than)[ -]({i})(?:'?s)?" + YEARS_OLD,
+                        AGED + "(?:the )?(?:over|above|more than)[ -]({i})(?:'?s)?" + YEARS_OLD,
                         match -> over(Amounts.number(match, 1)),
                         match -> over(Amounts.number(match, 1) + 1)),
                 Rewrite.either(
-                        aged + "(?:the )?older than ({i})(?:'?s)?" + YEARS,
+                        AGED + "(?:the )?older than ({i})(?:'?s)?" + YEARS,
                         match -> over(Amounts.number(match, 1)),
                         match -> over(Amounts.number(match, 1) + 1)),
                 Rewrite.by(
-                        aged + "(?:the )?(?:under|below|less than)[ -]({i})(?:'?s)?" + YEARS_OLD,
+                        AGED + "(?:the )?(?:under|below|less than)[ -]({i})(?:'?s)?" + YEARS_OLD,
                         match -> under(Amounts.number(match, 1))),
                 Rewrite.by(
-                        aged + "(?:the )?younger than ({i})(?:'?s)?" + YEARS, match -> under(Amounts.number(match, 1))),
+                        AGED + "(?:the )?younger than ({i})(?:'?s)?" + YEARS,
+                        match -> under(Amounts.number(match, 1))));
+    }
+
+    private static List<Rewrite> exactly() {
+        return List.of(
                 Rewrite.of(
                         "(?:(?:who are|is|are) )*(?:aged?|age is|age =)(?: exactly)? ({i})" + YEARS
                                 + "(?= [¦\uF500-\uF8FE]| and| or(?! (?:over|under|older|younger|above|below|more|less))| but| ,| with|$)",

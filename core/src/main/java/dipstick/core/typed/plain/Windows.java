@@ -4,9 +4,9 @@ import static dipstick.core.typed.plain.Dates.calendar;
 import static dipstick.core.typed.plain.Dates.window;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Windows relative to the as-of date, as people say them; each becomes one in ⟪⟫. */
 final class Windows {
@@ -14,8 +14,20 @@ final class Windows {
 
     private Windows() {}
 
+    /** In the order in which they are tried, which is their meaning. */
     static List<Rewrite> all(Optional<LocalDate> asOf, boolean ahead) {
-        List<Rewrite> all = new ArrayList<>(List.of(
+        return Stream.of(
+                        ago(),
+                        lastAndNext(),
+                        sinceTheStart(),
+                        inOrThis(ahead),
+                        asOf.map(Windows::ofTheCalendar).orElse(List.of()))
+                .flatMap(List::stream)
+                .toList();
+    }
+
+    private static List<Rewrite> ago() {
+        return List.of(
                 Rewrite.of("({FD}) for (?:more than|over|longer than) ({P})", "$1 more than $2 ago"),
                 Rewrite.of("({FD}) for (?:less than|under|up to|at most) ({P})", "$1 ⟪in the last $2⟫"),
                 Rewrite.of("({FD}) for(?: at least)? ({P})", "$1 ⟪$2 or more ago⟫"),
@@ -44,7 +56,11 @@ final class Windows {
                     boolean inOrder = Amounts.about(match.group(1)) >= Amounts.about(match.group(2));
                     return window("between " + match.group(inOrder ? 1 : 2) + " and " + match.group(inOrder ? 2 : 1)
                             + " ago");
-                }),
+                }));
+    }
+
+    private static List<Rewrite> lastAndNext() {
+        return List.of(
                 Rewrite.of(OVER + "(?:last|past|previous|preceding) ({P})", "⟪in the last $1⟫"),
                 Rewrite.of(OVER + "(?:next|coming|following) ({P})", "⟪in the next $1⟫"),
                 Rewrite.of(
@@ -57,7 +73,11 @@ final class Windows {
                 Rewrite.of("(?:the )?coming (year|month|week)", "⟪in the next 1 $1⟫"),
                 Rewrite.of(
                         "((?:no|not|never|without|unseen|\\S+n't)(?: \\S+)*?) (?:for|in) (?:more than |over |longer than |at least |the )?({P})",
-                        "$1 ⟪in the last $2⟫"),
+                        "$1 ⟪in the last $2⟫"));
+    }
+
+    private static List<Rewrite> sinceTheStart() {
+        return List.of(
                 Rewrite.of("(?:so far )?today(?: so far)?|since midnight|so far today", "⟪in the last 0 days⟫"),
                 Rewrite.of("yesterday", "⟪between 1 day and 1 day ago⟫"),
                 Rewrite.of(
@@ -67,40 +87,43 @@ final class Windows {
                 Rewrite.of(
                         "since the (?:start|beginning) of (?:the|this) (year|month|week|quarter)",
                         "⟪since the start of the $1⟫"),
-                Rewrite.of("ever|at any time|at some time|at any point|at all", "⟪at any time⟫")));
-        all.add(Rewrite.of("(?:ahead|upcoming|coming up)(?= ⟪in the next)", ""));
-        all.add(Rewrite.of("({P}) ago", "⟪$1 or more ago⟫", "⟪in the last $1⟫"));
-        // What lies ahead may be meant of an appointment.
-        all.add(
+                Rewrite.of("ever|at any time|at some time|at any point|at all", "⟪at any time⟫"));
+    }
+
+    /** @param ahead whether they may be meant of what is to come */
+    private static List<Rewrite> inOrThis(boolean ahead) {
+        return List.of(
+                Rewrite.of("(?:ahead|upcoming|coming up)(?= ⟪in the next)", ""),
+                Rewrite.of("({P}) ago", "⟪$1 or more ago⟫", "⟪in the last $1⟫"),
+                // What lies ahead may be meant of an appointment.
                 ahead
                         ? Rewrite.of(
                                 "(?:in|within|during) ({P})(?! (?:of|after|following|from|since))",
                                 "⟪in the last $1⟫",
                                 "⟪in the next $1⟫")
                         : Rewrite.of(
-                                "(?:in|within|during) ({P})(?! (?:of|after|following|from|since))",
-                                "⟪in the last $1⟫"));
-        all.add(
+                                "(?:in|within|during) ({P})(?! (?:of|after|following|from|since))", "⟪in the last $1⟫"),
                 ahead
                         ? Rewrite.of(
                                 "(?:in |during )?this (year|month|week)",
                                 "⟪since the start of the $1⟫",
                                 "⟪in the next 1 $1⟫")
                         : Rewrite.of("(?:in |during )?this (year|month|week|quarter)", "⟪since the start of the $1⟫"));
-        asOf.ifPresent(day -> {
-            all.add(Rewrite.either(
-                    "(?:in |during )?last (year|month|week)",
-                    match -> window("in the last 1 " + match.group(1)),
-                    match -> window(Dates.words(calendar(match.group(1), day, -1)))));
-            all.add(Rewrite.by("(?:in |during )?last quarter", _ -> window(Dates.words(calendar("quarter", day, -1)))));
-            all.add(Rewrite.by(
-                    "(?:in |during )?(?:the )?(?:last|previous) calendar (year|month|week|quarter)",
-                    match -> window(Dates.words(calendar(match.group(1), day, -1)))));
-            all.add(Rewrite.either(
-                    "(?:in |during )?next (year|month|week)",
-                    match -> window("in the next 1 " + match.group(1)),
-                    match -> window(Dates.words(calendar(match.group(1), day, 1)))));
-        });
-        return all;
+    }
+
+    private static List<Rewrite> ofTheCalendar(LocalDate day) {
+        return List.of(
+                Rewrite.either(
+                        "(?:in |during )?last (year|month|week)",
+                        match -> window("in the last 1 " + match.group(1)),
+                        match -> window(Dates.words(calendar(match.group(1), day, -1)))),
+                Rewrite.by("(?:in |during )?last quarter", _ -> window(Dates.words(calendar("quarter", day, -1)))),
+                Rewrite.by(
+                        "(?:in |during )?(?:the )?(?:last|previous) calendar (year|month|week|quarter)",
+                        match -> window(Dates.words(calendar(match.group(1), day, -1)))),
+                Rewrite.either(
+                        "(?:in |during )?next (year|month|week)",
+                        match -> window("in the next 1 " + match.group(1)),
+                        match -> window(Dates.words(calendar(match.group(1), day, 1)))));
     }
 }

@@ -2,13 +2,10 @@
 import { useDayInAddress, usePageTitle, useShownInAddress } from '@/address'
 import { timeWords } from '@/days'
 import { useSession } from '@/session'
-import AsOfDate from '@/shell/AsOfDate.vue'
-import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import BenchMenu from './BenchMenu.vue'
+import BenchHead from './BenchHead.vue'
 import { DialStrip, settingsFor } from './dials'
 import { evaluable, type CriteriaDocument } from './document'
 import { NEW, useKeptDraft } from './keptDraft'
@@ -209,50 +206,27 @@ useBenchKeyboard({
 <template>
   <div class="bench">
     <h1 class="visually-hidden">{{ name }}</h1>
-    <div v-if="!nothing" class="head">
-      <InputText
-        :model-value="document.name"
-        placeholder="Name of the set"
-        aria-label="Name of the set"
-        class="name"
-        :readonly="lookedAt !== undefined"
-        @update:model-value="change({ ...document, name: $event ?? '' }, 'name')"
-      />
-      <AsOfDate v-model="asOf" :today="session.today" />
-      <span class="quiet grow">{{ standing }}</span>
-      <Button
-        text
-        icon="pi pi-undo"
-        aria-label="Undo"
-        :disabled="!history.canUndo.value"
-        @click="history.undo()"
-      />
-      <Button
-        text
-        icon="pi pi-refresh"
-        aria-label="Redo"
-        :disabled="!history.canRedo.value"
-        @click="history.redo()"
-      />
-      <BenchMenu
-        :document="document"
-        :state="state"
-        :is-new="isNew"
-        @versions="versionsShown = true"
-        @text="textShown = true"
-        @copy="makeCopy"
-        @drop-draft="set.dropDraft()"
-        @retire="set.retire($event)"
-      />
-      <Button
-        outlined
-        label="Save"
-        :disabled="!unsaved || lookedAt !== undefined"
-        :loading="saving"
-        @click="save"
-      />
-      <Button label="Publish" :disabled="!canPublish" @click="openPublish" />
-    </div>
+    <BenchHead
+      v-if="!nothing"
+      v-model:as-of="asOf"
+      :document="document"
+      :state="state"
+      :standing="standing"
+      :history="history"
+      :is-new="isNew"
+      :can-save="unsaved && lookedAt === undefined"
+      :can-publish="Boolean(canPublish)"
+      :saving="saving"
+      :fixed="lookedAt !== undefined"
+      @name="change({ ...document, name: $event }, 'name')"
+      @save="save"
+      @publish="openPublish"
+      @versions="versionsShown = true"
+      @text="textShown = true"
+      @copy="makeCopy"
+      @drop-draft="set.dropDraft()"
+      @retire="set.retire($event)"
+    />
 
     <p v-if="problem && !publishShown" class="notice" role="alert">
       {{ problem }}
@@ -345,22 +319,6 @@ useBenchKeyboard({
   box-sizing: border-box;
 }
 
-.head {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  margin-bottom: 8px;
-}
-
-.name {
-  width: 300px;
-  font-weight: 600;
-}
-
-.grow {
-  flex: 1;
-}
-
 .sides {
   flex: 1;
   display: grid;
@@ -379,18 +337,6 @@ useBenchKeyboard({
   .bench {
     height: auto;
     padding: 10px 12px;
-  }
-
-  .head {
-    flex-wrap: wrap;
-  }
-
-  .name {
-    width: 100%;
-  }
-
-  .grow {
-    flex-basis: 240px;
   }
 
   .sides {

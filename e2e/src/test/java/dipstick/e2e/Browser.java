@@ -292,6 +292,14 @@ final class Browser implements AutoCloseable {
         return ((JavascriptExecutor) driver).executeScript(script, arguments);
     }
 
+    /** Keeps the picture of a main view, where they are asked for. */
+    void view(String name) throws IOException, InterruptedException {
+        if (Boolean.getBoolean("screenshots")) {
+            Thread.sleep(600);
+            picture(Path.of("../docs/screenshots/" + name + ".png"));
+        }
+    }
+
     void picture(Path file) throws IOException {
         Files.createDirectories(file.getParent());
         Files.write(file, driver.getScreenshotAs(OutputType.BYTES));

@@ -58,14 +58,14 @@ class DemoIT {
         browser.open(application.address());
         browser.awaitText("main", "Orla Fenwick, records coordinator");
         assertThat(browser.violations()).isEmpty();
-        picture("sign-in");
+        browser.view("sign-in");
         browser.click("Orla Fenwick, records coordinator");
         browser.click("Sign in");
         browser.awaitText("nav", "Criteria");
         browser.awaitText("main", "My follow-ups");
         browser.awaitText("main", "Hearing check due");
         assertThat(browser.violations()).isEmpty();
-        picture("today");
+        browser.view("today");
         walk();
     }
 
@@ -111,11 +111,11 @@ class DemoIT {
     @Test
     @Order(3)
     void the_views_stand_without_a_serious_fault() throws Exception {
-        picture("lists");
+        browser.view("lists");
         browser.click("Kidney function on water tablets");
         browser.awaitText(".in-hand", "What came of it");
         assertThat(browser.findAll("[data-row]").size()).isGreaterThanOrEqualTo(18);
-        picture("desk");
+        browser.view("desk");
         assertThat(browser.violations()).isEmpty();
         browser.click("All reasons and the time line");
         browser.awaitText(".in-hand .person", "Time line");
@@ -124,7 +124,7 @@ class DemoIT {
         browser.awaitText(".p-datatable", "Days overdue");
         browser.find(".p-datatable td .word");
         assertThat(browser.findAll(".p-datatable tbody tr").size()).isGreaterThanOrEqualTo(18);
-        picture("list");
+        browser.view("list");
         assertThat(browser.violations()).isEmpty();
         browser.clickOn(".p-datatable td .word");
         browser.awaitText(".person", "Time line");
@@ -135,7 +135,7 @@ class DemoIT {
         browser.click("Criteria");
         browser.awaitText("main", "Lithium monitoring due");
         assertThat(browser.violations()).isEmpty();
-        picture("criteria");
+        browser.view("criteria");
         browser.click("Lithium monitoring due");
         browser.awaitText("[data-level=list]", "on the list");
         browser.clickOn("[data-person]");
@@ -143,7 +143,7 @@ class DemoIT {
         browser.clickOn("[data-criterion=level] [data-control=WINDOW]");
         browser.find(".p-popover .slot");
         assertThat(browser.violations()).isEmpty();
-        picture("bench");
+        browser.view("bench");
         browser.press(Keys.ESCAPE);
 
         browser.click("People");
@@ -154,20 +154,21 @@ class DemoIT {
         browser.awaitText("[aria-label='Where they stand']", "Time line");
         assertThat(browser.findAll(".set")).hasSize(6);
         assertThat(browser.violations()).isEmpty();
-        picture("people");
+        browser.view("people");
 
         browser.click("Records");
         browser.awaitText("main", "6,014 people");
         assertThat(browser.violations()).isEmpty();
-        picture("records");
-        a_file_of_another_system_is_seen_taken_and_taken_back();
-        what_is_in_doubt_is_told_and_two_who_are_one_are_joined();
-        a_file_becomes_a_roster_and_is_laid_beside_the_next_one();
+        browser.view("records");
+        DemoRecords records = new DemoRecords(browser, folder);
+        records.seenTakenAndTakenBack();
+        records.doubtsToldAndTwoJoined();
+        records.rosterAndTheNextBesideIt();
 
         browser.click("Practice");
         browser.awaitText("main", "By provider");
         assertThat(browser.violations()).isEmpty();
-        picture("levels");
+        browser.view("levels");
         browser.click("Region");
         browser.awaitText("main", "The region has not answered for this list.");
         assertThat(browser.violations()).isEmpty();
@@ -176,7 +177,7 @@ class DemoIT {
         browser.click("Workload");
         browser.awaitText("main", "Tried in 7 days");
         assertThat(browser.violations()).isEmpty();
-        picture("workload");
+        browser.view("workload");
         browser.click("Letterhead");
         browser.awaitText("main", "Picture of a signature");
         assertThat(browser.violations()).isEmpty();
@@ -186,7 +187,7 @@ class DemoIT {
         browser.click("Audit log");
         browser.awaitText("main", "Signed in");
         assertThat(browser.violations()).isEmpty();
-        picture("audit");
+        browser.view("audit");
     }
 
     @Test
@@ -274,7 +275,7 @@ class DemoIT {
         browser.clickOn(".changes summary");
         browser.awaitText(".changes", "Everybody");
         assertThat(browser.violations()).isEmpty();
-        picture("readings");
+        browser.view("readings");
         browser.press(Keys.ESCAPE);
         browser.awaitGone(".p-dialog");
         browser.click("How it is worked");
@@ -293,7 +294,7 @@ class DemoIT {
                 + " format.dispatchEvent(new Event('change'))");
         browser.awaitText(".p-dialog", " in en");
         assertThat(browser.violations()).isEmpty();
-        picture("take-out");
+        browser.view("take-out");
         browser.press(Keys.ESCAPE);
         browser.awaitGone(".p-dialog");
         browser.click("Share");
@@ -354,7 +355,7 @@ class DemoIT {
         browser.press(Keys.ENTER);
         browser.awaitText(due, "Your kidneys want a look");
         assertThat(browser.violations()).isEmpty();
-        picture("who-is-it");
+        browser.view("who-is-it");
         browser.type("[aria-label='Note']", "rang by herself");
         browser.click("Left message");
         browser.awaitText(due, "Logged on");
@@ -420,99 +421,6 @@ class DemoIT {
         assertThat(browser.refusedByPolicy()).isEmpty();
     }
 
-    private static void a_file_of_another_system_is_seen_taken_and_taken_back() throws Exception {
-        browser.click("laboratory.csv");
-        browser.awaitText("[aria-label='What taking it does']", "Records (result): 83 new, 0 changed, 0 unchanged");
-        browser.awaitText("[aria-label='What is wrong']", "is not a date of a day that exists");
-        browser.awaitText("[aria-label='First rows']", "negative");
-        assertThat(browser.text("[aria-label='Columns']"))
-                .contains("person number")
-                .contains("Lab No");
-        assertThat(browser.violations()).isEmpty();
-        picture("intake");
-        browser.clickOn(".sheet .sides .buttons button");
-        browser.awaitText(".sheet", "laboratory.csv is in.");
-        browser.click("Done");
-        browser.awaitGone(".sheet");
-        browser.awaitText("main", "as laboratory");
-
-        browser.click("laboratory.csv");
-        browser.awaitText(".sheet", "This very file was taken before");
-        browser.awaitText(".sheet", "Known: it is read as laboratory");
-        browser.click("Leave it");
-        browser.awaitGone(".sheet");
-
-        browser.clickOn("button[aria-label='Take back laboratory.csv']");
-        browser.awaitText("[role=dialog]", "that it added go");
-        assertThat(browser.violations()).isEmpty();
-        browser.click("Take back");
-        browser.awaitText("main", "laboratory.csv was taken back.");
-        browser.awaitText("main", "taken back");
-    }
-
-    private static void what_is_in_doubt_is_told_and_two_who_are_one_are_joined() throws Exception {
-        browser.click("The state of the records");
-        browser.awaitText("main", "How fresh");
-        browser.awaitText("main", "no term set");
-        assertThat(browser.violations()).isEmpty();
-        assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
-        picture("records-state");
-
-        browser.click("The same person twice");
-        browser.awaitText("main", "pairs to decide");
-        assertThat(browser.violations()).isEmpty();
-        assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
-        picture("same-person");
-        String pair = browser.find(".pair").getAttribute("aria-label");
-        browser.clickOn(".pair tfoot button");
-        browser.awaitText("[role=status]", "are one person now");
-        browser.awaitText("[aria-label=Joined]", pair.split(" and ")[1]);
-        assertThat(browser.violations()).isEmpty();
-        browser.clickOn("[aria-label=Joined] button");
-        browser.awaitText("[role=status]", "are two again");
-        browser.find(".pair[aria-label='" + pair + "']");
-    }
-
-    private static void a_file_becomes_a_roster_and_is_laid_beside_the_next_one() throws Exception {
-        Path october = Files.writeString(folder.resolve("no letters October.csv"), """
-                Person number;Surname;Until;Wishes
-                10012;Avenacre;31/12/2026;letters, calls
-                10047;Marl;;letters
-                10108;Tove;28/02/2027;texts
-                10244;Ardle;;letters, texts
-                """);
-        Path november = Files.writeString(folder.resolve("no letters November.csv"), """
-                Person number,Surname,Until,Wishes
-                10012,Avenacre,2026-12-31,"calls, letters, visits"
-                10047,Marl,2027-06-30,letters
-                10244,Ardle,,"letters, texts"
-                10390,Vask,,letters
-                """);
-        browser.click("Files");
-        bring("[data-roster-file]", october);
-        browser.awaitText("[role=dialog]", "4 rows");
-        browser.awaitText("[role=dialog]", "2026-12-31");
-        assertThat(browser.violations()).isEmpty();
-        browser.click("Share this roster");
-        browser.awaitText("[aria-label=Rosters]", "is shared");
-        assertThat(browser.violations()).isEmpty();
-
-        browser.click("Compare two files");
-        bring("[aria-label='One: a file']", october);
-        browser.awaitText("[aria-label=One]", "4 rows");
-        bring("[aria-label='The other: a file']", november);
-        browser.awaitText(".piles", "2 In both, not the same");
-        browser.click("2 In both, not the same");
-        browser.awaitText(".wide", "2027-06-30");
-        assertThat(browser.violations()).isEmpty();
-        assertThat(browser.cutOff()).asInstanceOf(LIST).isEmpty();
-        picture("compare");
-    }
-
-    private static void bring(String picker, Path file) {
-        browser.findAll(picker).getFirst().sendKeys(file.toString());
-    }
-
     private static String asOf() {
         return browser.find("#as-of").getAttribute("value");
     }
@@ -520,12 +428,5 @@ class DemoIT {
     private static boolean isInPage(String words) {
         return Boolean.TRUE.equals(
                 browser.run("return document.documentElement.outerHTML.includes(arguments[0])", words));
-    }
-
-    private static void picture(String name) throws Exception {
-        if (Boolean.getBoolean("screenshots")) {
-            Thread.sleep(600);
-            browser.picture(Path.of("../docs/screenshots/" + name + ".png"));
-        }
     }
 }

@@ -3,11 +3,9 @@ package dipstick.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -17,7 +15,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
-import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import tools.jackson.databind.JsonNode;
@@ -29,7 +26,6 @@ import tools.jackson.databind.json.JsonMapper;
  */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class MainJobIT {
-    private static final Path KIT = Path.of("../core/src/test/resources/conformance");
     private static final String NAME = "[aria-label='Name of the set']";
     private static final JsonMapper JSON = JsonMapper.shared();
 
@@ -38,6 +34,7 @@ class MainJobIT {
 
     private static RunningApplication application;
     private static Browser browser;
+    private static BenchHands hands;
 
     @RegisterExtension
     static final PictureOfFailure PICTURE = new PictureOfFailure(() -> browser);
@@ -49,7 +46,8 @@ class MainJobIT {
         Files.createDirectories(folder.resolve("downloads"));
         application = RunningApplication.start(folder.resolve("data"), "--dipstick.zone=Europe/Lisbon");
         browser = new Browser(folder.resolve("downloads"));
-        expected = JSON.readTree(KIT.resolve("cases/levels-one-after-another.expected.json"));
+        hands = new BenchHands(browser);
+        expected = JSON.readTree(CommandLine.KIT.resolve("cases/levels-one-after-another.expected.json"));
     }
 
     @AfterAll
@@ -95,14 +93,14 @@ class MainJobIT {
     void people_and_events_are_brought_in() {
         browser.click("Records");
         browser.awaitText("main", "Nothing is on record yet");
-        bringIn(KIT.resolve("people.csv"));
+        bringIn(CommandLine.KIT.resolve("people.csv"));
         browser.awaitText(".sheet", "Known: it is read as Plain file of people");
         browser.awaitText(".sheet", "People: 453 new, 0 changed, 0 unchanged");
         browser.click("Take it: 453 people");
         browser.awaitText(".sheet", "people.csv is in.");
         browser.click("Done");
 
-        bringIn(KIT.resolve("events.csv"));
+        bringIn(CommandLine.KIT.resolve("events.csv"));
         browser.awaitText(".sheet", "Records: 6,060 new");
         browser.awaitText(".sheet", "people who are not on file, kept until they are");
         assertThat(browser.violations()).isEmpty();
@@ -110,7 +108,7 @@ class MainJobIT {
         browser.awaitText(".sheet", "events.csv is in.");
         browser.click("Done");
 
-        bringIn(KIT.resolve("people.csv"));
+        bringIn(CommandLine.KIT.resolve("people.csv"));
         browser.awaitText(".sheet", "This very file was taken before");
         browser.click("Take it: nothing new");
         browser.awaitText(".sheet", "People: 0 new, 0 changed, 453 unchanged");
@@ -151,94 +149,44 @@ class MainJobIT {
         browser.click("Criteria");
         browser.click("New set");
         browser.type(NAME, "Levels one after another");
-        setAsOf("31 Aug 2026");
+        hands.setAsOf("31 Aug 2026");
 
-        add("include", "An age");
+        hands.add("include", "An age");
         browser.awaitText("[data-criterion=age]", "aged 18 or over");
 
-        add("include", "A person's field");
-        change("field", "FIELD");
-        choose("Field", "wears aid");
+        hands.add("include", "A person's field");
+        hands.change("field", "FIELD");
+        hands.choose("Field", "wears aid");
         browser.awaitText("[data-criterion=field]", "wears aid is yes");
-        closeEditor();
+        hands.closeEditor();
 
-        add("exclude", "A person's field");
-        change("field-2", "FIELD");
-        choose("Operator", "is one of");
+        hands.add("exclude", "A person's field");
+        hands.change("field-2", "FIELD");
+        hands.choose("Operator", "is one of");
         browser.type(".values input", "moved away");
         browser.awaitText(".p-autocomplete-option", "moved away");
         browser.press(Keys.ENTER);
         browser.awaitText("[data-criterion=field-2]", "status is moved away");
-        closeEditor();
+        hands.closeEditor();
 
-        add("exclude", "An age");
-        change("age-2", "AGE");
+        hands.add("exclude", "An age");
+        hands.change("age-2", "AGE");
         browser.type("[aria-label='Through age']", "39");
         browser.awaitText("[data-criterion=age-2]", "aged 18 to 39");
         browser.find("[aria-label='From age']").sendKeys(Keys.chord(Keys.CONTROL, "a"), Keys.BACK_SPACE);
         browser.awaitText("[data-criterion=age-2]", "aged 39 or under");
-        closeEditor();
+        hands.closeEditor();
         browser.clickOn("[data-criterion=age-2] .grip");
         browser.click("If we can't tell: counts as no");
         browser.awaitText("[data-criterion=age-2]", "can’t tell counts as no");
 
-        add("should have", "Records of events");
-        change("records", "SELECTION");
+        hands.add("should have", "Records of events");
+        hands.change("records", "SELECTION");
         browser.click("New term set…");
-        fillTermSet();
+        hands.fillTermSet();
         browser.awaitText("[data-criterion=records]", "had a Hearing check in the last 12 months");
         browser.awaitText("[data-criterion=records]", "(31 Aug 2025 to 31 Aug 2026)");
         assertThat(browser.violations()).isEmpty();
-    }
-
-    private void setAsOf(String day) {
-        browser.type("#as-of", day);
-        browser.press(Keys.ENTER, Keys.ESCAPE, Keys.TAB);
-    }
-
-    private void add(String section, String what) {
-        browser.click("Add to " + section);
-        browser.click(what);
-    }
-
-    private void change(String criterion, String control) {
-        browser.clickOn("[data-criterion='" + criterion + "'] [data-control=" + control + "]");
-        browser.find(".p-popover .slot");
-    }
-
-    private void choose(String label, String option) {
-        browser.choose(label, option);
-    }
-
-    private void closeEditor() {
-        browser.press(Keys.ESCAPE);
-        browser.awaitGone(".p-popover");
-    }
-
-    private void fillTermSet() {
-        browser.type(".p-dialog input[placeholder='hearing check']", "Hearing check");
-        String find = ".p-dialog input[placeholder='Type a code or wording']";
-        browser.type(find, "hc1");
-        tick("code HC1 of local");
-        browser.type(find, "HC2");
-        browser.click("Add code “HC2” of any system");
-        browser.type(find, "hearing check");
-        browser.click("Add wording starting with “hearing check”");
-        browser.type(find, "audiogram");
-        tick("keyword audiogram");
-        browser.click("Use it");
-        browser.awaitGone(".p-dialog");
-    }
-
-    private void tick(String words) {
-        browser.until(page -> browser.findAll(".found tbody tr").stream()
-                .filter(term -> term.getText().toLowerCase(Locale.ROOT).contains(words.toLowerCase(Locale.ROOT)))
-                .findFirst()
-                .map(term -> {
-                    term.findElement(By.cssSelector("input")).click();
-                    return true;
-                })
-                .orElse(null));
     }
 
     @Test
@@ -306,24 +254,19 @@ class MainJobIT {
     void changes_can_be_undone_moved_and_switched_off() {
         String all = browser.text("[data-level=list]");
         browser.find("[data-criterion=records] .grip").sendKeys("");
-        focus("[data-criterion=records] .grip");
+        hands.focus("[data-criterion=records] .grip");
         browser.chord(Keys.ALT, "o");
         browser.awaitText("[data-criterion=records]", "off");
         browser.until(page -> !browser.text("[data-level=list]").equals(all));
         browser.click("Undo");
         browser.awaitText("[data-level=list]", all);
 
-        focus("[data-criterion='field-2'] .grip");
+        hands.focus("[data-criterion='field-2'] .grip");
         browser.chord(Keys.ALT, Keys.ARROW_UP);
         browser.find("section[aria-label=Include] [data-criterion='field-2']");
         browser.click("Undo");
         browser.find("section[aria-label=Exclude] [data-criterion='field-2']");
         browser.awaitText("[data-level=list]", all);
-    }
-
-    private void focus(String css) {
-        browser.find(css);
-        browser.run("document.querySelector(arguments[0]).focus()", css);
     }
 
     @Test
@@ -338,7 +281,7 @@ class MainJobIT {
         browser.clickOn(".p-dialog button[type=submit]");
         browser.awaitText(".head", "version 1, Mera Coordinator");
         browser.reload();
-        setAsOf("31 Aug 2026");
+        hands.setAsOf("31 Aug 2026");
         browser.awaitText("[data-level=list]", expected.at("/list/yes").asInt() + " on the list");
     }
 
@@ -357,10 +300,10 @@ class MainJobIT {
         browser.chord(Keys.CONTROL, "a");
         browser.press("31 Aug 2026", Keys.ENTER, Keys.ESCAPE, Keys.TAB);
 
-        typeCriterion("1", "aged 18 or over");
-        typeCriterion("1", "wears aid is yes");
-        typeCriterion("2", "status is moved away");
-        typeCriterion("2", "aged 39 or under");
+        hands.typeCriterion("1", "aged 18 or over");
+        hands.typeCriterion("1", "wears aid is yes");
+        hands.typeCriterion("2", "status is moved away");
+        hands.typeCriterion("2", "aged 39 or under");
         browser.tabBackTo("[data-criterion=aged-39-or-under] .grip");
         browser.press(Keys.ENTER);
         browser.find("[role=menu]");
@@ -405,14 +348,6 @@ class MainJobIT {
         browser.press(Keys.ENTER);
         browser.awaitText(".head", "version 1, Mera Coordinator");
         assertThat(browser.path()).isEqualTo("/criteria/by-keyboard");
-    }
-
-    private void typeCriterion(String section, String words) {
-        browser.chord(Keys.ALT, section);
-        browser.press(words);
-        browser.awaitText("[role=status]", "adds: ");
-        browser.press(Keys.ENTER);
-        browser.find("[data-criterion=" + words.replace(' ', '-') + "] .level");
     }
 
     @Test
@@ -504,34 +439,11 @@ class MainJobIT {
                 .map(cells -> Stream.of(cells).limit(4).toList())
                 .map(cells -> String.join(",", cells))
                 .toList();
-        List<String> printed = evaluated();
+        List<String> printed = CommandLine.evaluated("levels-one-after-another.json");
         assertThat(downloaded.getFirst()).isEqualTo("id,state,due_on,band");
         assertThat(downloaded.subList(1, downloaded.size()))
                 .as("in the order of the set, and no line besides")
                 .containsExactlyInAnyOrderElementsOf(printed.subList(1, printed.size()));
-    }
-
-    private static List<String> evaluated() throws IOException, InterruptedException {
-        Process process = new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                        "-jar",
-                        "../command/target/command-0.1.0.jar",
-                        "evaluate",
-                        "--people",
-                        KIT.resolve("people.csv").toString(),
-                        "--events",
-                        KIT.resolve("events.csv").toString(),
-                        "--criteria",
-                        KIT.resolve("cases/levels-one-after-another.json").toString(),
-                        "--as-of",
-                        "2026-08-31",
-                        "--zone",
-                        "Europe/Lisbon")
-                .redirectError(ProcessBuilder.Redirect.DISCARD)
-                .start();
-        String printed = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        assertThat(process.waitFor()).isZero();
-        return printed.lines().toList();
     }
 
     @Test

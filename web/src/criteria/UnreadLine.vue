@@ -23,6 +23,7 @@ const emit = defineEmits<{ remove: [] }>()
 .unread {
   min-height: 30px;
   padding: 6px 10px 6px calc(var(--stick) + 10px);
+  background: linear-gradient(to right, var(--pressed) var(--stick), transparent 0);
   border-bottom: 1px solid var(--hair);
 }
 

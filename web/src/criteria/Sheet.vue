@@ -368,6 +368,8 @@ function useRoster(saved: Roster, isNew: boolean) {
 .sheet {
   flex: 1;
   min-width: 0;
+  /* What stands on its sticks is beneath whatever opens over it, also while that closes. */
+  isolation: isolate;
   display: flex;
   flex-direction: column;
   background: var(--sheet);

@@ -41,8 +41,10 @@ const emit = defineEmits<{
 const popover = useTemplateRef('popover')
 
 function show(event: Event) {
+  // Later it is no longer known: a word may have been clicked by a way to mend, not by a hand.
+  const word = event.currentTarget as HTMLElement
   popover.value?.hide()
-  void nextTick(() => popover.value?.show(event, event.currentTarget as HTMLElement))
+  void nextTick(() => popover.value?.show(event, word))
 }
 
 function hide() {

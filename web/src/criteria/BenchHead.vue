@@ -1,21 +1,17 @@
 <script setup lang="ts">
-import type { Schemas } from '@/api/client'
 import { useSession } from '@/session'
 import AsOfDate from '@/shell/AsOfDate.vue'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import BenchMenu from './BenchMenu.vue'
 import type { CriteriaDocument } from './document'
 import type { History } from './history'
 
 /** The head of the bench: what the set is called, how it stands, and what is done with the whole of it. */
 defineProps<{
   document: CriteriaDocument
-  state: Schemas['SetDocument'] | undefined
   /** How it is saved, in words. */
   standing: string
   history: History<CriteriaDocument>
-  isNew: boolean
   canSave: boolean
   canPublish: boolean
   saving: boolean
@@ -27,11 +23,6 @@ const emit = defineEmits<{
   name: [name: string]
   save: []
   publish: []
-  versions: []
-  text: []
-  copy: []
-  dropDraft: []
-  retire: [retired: boolean]
 }>()
 
 const session = useSession()
@@ -63,16 +54,7 @@ const session = useSession()
       :disabled="!history.canRedo.value"
       @click="history.redo()"
     />
-    <BenchMenu
-      :document="document"
-      :state="state"
-      :is-new="isNew"
-      @versions="emit('versions')"
-      @text="emit('text')"
-      @copy="emit('copy')"
-      @drop-draft="emit('dropDraft')"
-      @retire="emit('retire', $event)"
-    />
+    <slot name="menu" />
     <Button outlined label="Save" :disabled="!canSave" :loading="saving" @click="emit('save')" />
     <Button label="Publish" :disabled="!canPublish" @click="emit('publish')" />
   </div>

@@ -6,6 +6,7 @@ import { useToast } from 'primevue/usetoast'
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import BenchHead from './BenchHead.vue'
+import BenchMenu from './BenchMenu.vue'
 import { DialStrip, settingsFor } from './dials'
 import { evaluable, type CriteriaDocument } from './document'
 import { NEW, useKeptDraft } from './keptDraft'
@@ -210,10 +211,8 @@ useBenchKeyboard({
       v-if="!nothing"
       v-model:as-of="asOf"
       :document="document"
-      :state="state"
       :standing="standing"
       :history="history"
-      :is-new="isNew"
       :can-save="unsaved && lookedAt === undefined"
       :can-publish="Boolean(canPublish)"
       :saving="saving"
@@ -221,12 +220,20 @@ useBenchKeyboard({
       @name="change({ ...document, name: $event }, 'name')"
       @save="save"
       @publish="openPublish"
-      @versions="versionsShown = true"
-      @text="textShown = true"
-      @copy="makeCopy"
-      @drop-draft="set.dropDraft()"
-      @retire="set.retire($event)"
-    />
+    >
+      <template #menu>
+        <BenchMenu
+          :document="document"
+          :state="state"
+          :is-new="isNew"
+          @versions="versionsShown = true"
+          @text="textShown = true"
+          @copy="makeCopy"
+          @drop-draft="set.dropDraft()"
+          @retire="set.retire($event)"
+        />
+      </template>
+    </BenchHead>
 
     <p v-if="problem && !publishShown" class="notice" role="alert">
       {{ problem }}

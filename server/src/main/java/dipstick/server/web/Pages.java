@@ -12,7 +12,6 @@ import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
-import org.springframework.web.servlet.resource.EncodedResourceResolver;
 import org.springframework.web.servlet.resource.PathResourceResolver;
 import org.springframework.web.servlet.resource.ResourceTransformerChain;
 import org.springframework.web.servlet.resource.TransformedResource;
@@ -32,10 +31,8 @@ class Pages implements WebMvcConfigurer {
         registry.addResourceHandler("/assets/**")
                 .addResourceLocations(STATIC + "assets/")
                 .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).immutable())
-                // They are compressed when they are built. Browsers name gzip first; Brotli is smaller.
                 .resourceChain(true)
-                .addResolver(compressedBy("br"))
-                .addResolver(compressedBy("gzip"));
+                .addResolver(new SmallestCoding());
         registry.addResourceHandler("/**")
                 .addResourceLocations(STATIC)
                 // One that is kept would have the word of another answer.
@@ -44,12 +41,6 @@ class Pages implements WebMvcConfigurer {
                 .resourceChain(false)
                 .addResolver(new PageResolver())
                 .addTransformer(Pages::withNonce);
-    }
-
-    private static EncodedResourceResolver compressedBy(String coding) {
-        EncodedResourceResolver resolver = new EncodedResourceResolver();
-        resolver.setContentCodings(List.of(coding));
-        return resolver;
     }
 
     private static Resource withNonce(HttpServletRequest request, Resource resource, ResourceTransformerChain chain)

@@ -68,7 +68,7 @@ function address(list: string) {
             >Take somebody on one of the lists below.</template
           >
         </p>
-        <ul>
+        <ul v-else>
           <li v-for="one in day.followUps" :key="one.person.id + one.set">
             <RouterLink :to="{ path: address(one.set), query: { person: one.person.id } }"
               ><Veiled :text="one.person.name"
@@ -96,7 +96,7 @@ function address(list: string) {
         <h2>Joined in the last {{ spans.joined }} days</h2>
         <p v-if="day.joined.length === 0" class="quiet">{{ nobody }} joined a list of yours.</p>
         <p v-else-if="day.peopleOf" class="quiet">Counted are {{ day.peopleOf }}’s people.</p>
-        <ul>
+        <ul v-if="day.joined.length">
           <li v-for="one in day.joined" :key="one.set">
             <RouterLink :to="{ path: address(one.set), query: { queue: 'joined' } }">{{
               one.list

@@ -42,7 +42,7 @@ final class NewDatabase {
 
     private static Path made() throws IOException {
         if (made == null) {
-            Path folder = Files.createTempDirectory("new-database");
+            Path folder = Files.createTempDirectory(Path.of("target").toAbsolutePath(), "new-database");
             Flyway.configure().dataSource(url(folder), "dipstick", "").load().migrate();
             made = folder.resolve(FILE);
         }

@@ -1,5 +1,5 @@
 import { send, type Schemas } from '@/api/client'
-import { has } from '@/session'
+import { has, type Duty } from '@/session'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
@@ -16,8 +16,9 @@ export function useColleagues() {
   const colleagues = computed<readonly Colleague[]>(() => data.value?.colleagues ?? [])
   return {
     colleagues,
-    /** Who sees lists. */
-    reading: computed(() => colleagues.value.filter((one) => has(one.roles, 'READ_LISTS'))),
+    /** Who has a duty, and whoever was chosen before their roles changed, to be taken out. */
+    withDuty: (duty: Duty, chosen: readonly string[]) =>
+      colleagues.value.filter((one) => has(one.roles, duty) || chosen.includes(one.name)),
     /** Who can have people in hand, and be given them. */
     working: computed(() => colleagues.value.filter((one) => has(one.roles, 'WORK_LISTS'))),
     /** By name, with the sign-in names of who is in each. */

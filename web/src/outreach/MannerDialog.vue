@@ -23,7 +23,7 @@ const { id, desk } = defineProps<{ id: string; desk: Schemas['DeskView'] }>()
 const LIST_FIELD = '{' + '{list}' + '}'
 
 const queries = useQueryClient()
-const { working } = useColleagues()
+const { withDuty } = useColleagues()
 const {
   draft: typed,
   ifMatch,
@@ -223,7 +223,7 @@ async function save() {
       <MultiSelect
         v-model="one.colleagues"
         :show-toggle-all="false"
-        :options="[...working]"
+        :options="withDuty('WORK_LISTS', one.colleagues)"
         option-label="displayName"
         option-value="name"
         placeholder="given to nobody"

@@ -29,7 +29,7 @@ const NAMES: Record<What, string> = {
 }
 
 const queries = useQueryClient()
-const { reading } = useColleagues()
+const { withDuty } = useColleagues()
 const whats = computed<readonly What[]>(() =>
   id === '' ? ['MORNING'] : ['LIST', 'NEW', 'MORNING'],
 )
@@ -180,7 +180,7 @@ async function sendMe(what: What) {
         <MultiSelect
           v-model="draft.colleagues"
           :show-toggle-all="false"
-          :options="[...reading]"
+          :options="withDuty('READ_LISTS', draft.colleagues)"
           option-label="displayName"
           option-value="name"
           placeholder="to whom"

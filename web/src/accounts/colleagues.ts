@@ -14,13 +14,17 @@ export function useColleagues() {
     staleTime: 30_000,
   })
   const colleagues = computed<readonly Colleague[]>(() => data.value?.colleagues ?? [])
+
+  /** @param chosen by name, before their roles changed: to be taken out */
+  function withDuty(duty: Duty, chosen: readonly string[] = []): Colleague[] {
+    return colleagues.value.filter((one) => has(one.roles, duty) || chosen.includes(one.name))
+  }
+
   return {
     colleagues,
-    /** Who has a duty, and whoever was chosen before their roles changed, to be taken out. */
-    withDuty: (duty: Duty, chosen: readonly string[]) =>
-      colleagues.value.filter((one) => has(one.roles, duty) || chosen.includes(one.name)),
+    withDuty,
     /** Who can have people in hand, and be given them. */
-    working: computed(() => colleagues.value.filter((one) => has(one.roles, 'WORK_LISTS'))),
+    working: computed(() => withDuty('WORK_LISTS')),
     /** By name, with the sign-in names of who is in each. */
     groups: computed<readonly Group[]>(() => data.value?.groups ?? []),
   }

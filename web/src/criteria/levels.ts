@@ -1,6 +1,6 @@
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
-import { readonly, ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
+import { computed, readonly, ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
 import type { CriteriaDocument } from './document'
 
 export interface Draft {
@@ -15,9 +15,9 @@ export interface Levels {
   /** Those before the last change, for the ghosts. */
   before: Readonly<ShallowRef<Schemas['Levels'] | undefined>>
   /** What is wrong with the draft as it stands. */
-  findings: Readonly<ShallowRef<readonly Schemas['Finding'][]>>
+  findings: Readonly<Ref<readonly Schemas['Finding'][]>>
   /** What the criteria say in which nothing is wrong, where others are pointed out. */
-  said: Readonly<ShallowRef<readonly Schemas['LineSaid'][]>>
+  said: Readonly<Ref<readonly Schemas['LineSaid'][]>>
   problem: Readonly<Ref<string>>
 }
 
@@ -29,8 +29,8 @@ export interface Levels {
 export function useLevels(draft: Ref<Draft>, subject: Readonly<Ref<unknown>> = ref()): Levels {
   const levels = shallowRef<Schemas['Levels']>()
   const before = shallowRef<Schemas['Levels']>()
-  const findings = shallowRef<readonly Schemas['Finding'][]>([])
-  const said = shallowRef<readonly Schemas['LineSaid'][]>([])
+  /** The newest answer. */
+  const newest = shallowRef<Schemas['BenchAnswer']>()
   const { ask, forget, problem } = useNewest()
 
   watch(
@@ -39,8 +39,7 @@ export function useLevels(draft: Ref<Draft>, subject: Readonly<Ref<unknown>> = r
       forget()
       levels.value = undefined
       before.value = undefined
-      findings.value = []
-      said.value = []
+      newest.value = undefined
     },
     { flush: 'sync' },
   )
@@ -51,8 +50,7 @@ export function useLevels(draft: Ref<Draft>, subject: Readonly<Ref<unknown>> = r
       void ask(
         (signal) => sendJson<Schemas['BenchAnswer']>('POST', '/api/bench', now, { signal }),
         (answer) => {
-          findings.value = answer.findings
-          said.value = answer.said
+          newest.value = answer
           if (answer.levels) {
             before.value = levels.value
             levels.value = answer.levels
@@ -64,8 +62,8 @@ export function useLevels(draft: Ref<Draft>, subject: Readonly<Ref<unknown>> = r
   return {
     levels: readonly(levels) as Levels['levels'],
     before: readonly(before) as Levels['before'],
-    findings: readonly(findings) as Levels['findings'],
-    said: readonly(said) as Levels['said'],
+    findings: computed(() => newest.value?.findings ?? []),
+    said: computed(() => newest.value?.said ?? []),
     problem,
   }
 }

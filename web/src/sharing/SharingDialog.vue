@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { FormDialog } from '@/controls'
 import { useColleagues } from '@/accounts'
-import { has } from '@/session'
 import { ifMatch, send, sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { useSaving } from '@/api/saving'
@@ -24,7 +23,7 @@ const RIGHTS: readonly { right: Right; name: string }[] = [
 ]
 
 const queries = useQueryClient()
-const { colleagues, groups } = useColleagues()
+const { colleagues, groups, withDuty } = useColleagues()
 const shared = shallowRef<Schemas['SharingView']>()
 const owner = ref('')
 const everybody = ref<Right>('NONE')
@@ -35,7 +34,7 @@ const { save: keep, say, saving, problem: refused } = useSaving(opened)
 const problem = computed(() => refused.value || asked.value)
 const address = computed(() => `/api/sharing/${encodeURIComponent(id)}` as const)
 
-const owners = computed(() => colleagues.value.filter((one) => has(one.roles, 'COORDINATE')))
+const owners = computed(() => withDuty('COORDINATE'))
 const addable = computed(() => [
   ...groups.value.map((group) => ({ key: `GROUP ${group.name}`, name: `${group.name} (group)` })),
   ...colleagues.value

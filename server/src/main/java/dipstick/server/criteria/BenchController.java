@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -76,13 +77,7 @@ class BenchController {
         Evaluator evaluator = evaluator(draft);
         try {
             Reading reading = evaluator.read(read(draft, evaluator));
-            return BenchAnswer.of(
-                    evaluator,
-                    reading,
-                    draft.document(),
-                    documents
-                            .vocabularyHere(draft.document(), evaluator.population())
-                            .sharedNames());
+            return BenchAnswer.of(evaluator, reading, draft.document(), sharedNames(draft, evaluator));
         } catch (InvalidCriteria invalid) {
             List<Finding> findings = new ArrayList<>();
             invalid.problems()
@@ -94,14 +89,15 @@ class BenchController {
                     ReadableLines.of(
                             draft.document(),
                             invalid,
-                            rest -> documents.readHere(
-                                    rest,
-                                    draft.settings(),
-                                    evaluator.population().fields())),
-                    documents
-                            .vocabularyHere(draft.document(), evaluator.population())
-                            .sharedNames());
+                            rest -> read(new Draft(rest, draft.asOf(), draft.settings()), evaluator)),
+                    sharedNames(draft, evaluator));
         }
+    }
+
+    private Set<String> sharedNames(Draft draft, Evaluator evaluator) {
+        return documents
+                .vocabularyHere(draft.document(), evaluator.population())
+                .sharedNames();
     }
 
     /** The people behind a number. */

@@ -67,5 +67,17 @@ export default defineConfigWithVueTs(
     ],
     rules: { 'no-restricted-imports': 'off' },
   },
+  {
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        {
+          object: 'vi',
+          property: 'mock',
+          message: 'The files of tests share their modules: what is replaced in one is in all.',
+        },
+      ],
+    },
+  },
   prettier,
 )

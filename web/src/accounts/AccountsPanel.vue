@@ -15,7 +15,7 @@ const { data: accounts, error } = useQuery({
   queryKey: ['accounts'],
   queryFn: () => send<Account[]>('/api/accounts'),
 })
-const { colleagues, groups, working } = useColleagues()
+const { colleagues, groups, working, fetched, problem: unknown } = useColleagues()
 
 const dialogShown = ref(false)
 const opened = ref<Account>()
@@ -89,7 +89,8 @@ function beginGroup() {
     <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
     <p v-if="told" class="notice calm" role="status">{{ told }}</p>
     <p><Button size="small" label="New account" @click="open()" /></p>
-    <table class="ledger">
+    <p v-if="!accounts && !error" class="quiet">The accounts are being fetched.</p>
+    <table v-if="accounts" class="ledger">
       <thead>
         <tr>
           <th>Name</th>
@@ -154,6 +155,8 @@ function beginGroup() {
 
     <h2>Groups</h2>
     <p class="quiet">Lists can be shared with a group. It is there as long as somebody is in it.</p>
+    <p v-if="unknown" class="notice" role="alert">{{ unknown }}</p>
+    <p v-else-if="!fetched" class="quiet">The groups are being fetched.</p>
     <div v-for="group in allGroups" :key="group.name" class="group">
       <strong>{{ group.name }}</strong>
       <span v-if="group.members.length === 0" class="quiet">Who is in it?</span>
@@ -166,7 +169,7 @@ function beginGroup() {
         {{ one.displayName }}
       </label>
     </div>
-    <form class="group" @submit.prevent="beginGroup">
+    <form v-if="fetched" class="group" @submit.prevent="beginGroup">
       <input v-model="newGroup" class="plain" aria-label="Name of a new group" maxlength="100" />
       <Button type="submit" size="small" text label="Begin a group" />
     </form>

@@ -9,7 +9,7 @@ import { useColleagues } from './colleagues'
 /** Gives everything that one holds to a colleague, as before going away. */
 const session = useSession()
 const queries = useQueryClient()
-const { working } = useColleagues()
+const { working, problem: unknown } = useColleagues()
 const to = ref('')
 const told = ref('')
 const { save, problem } = useSaving('hand over')
@@ -36,12 +36,16 @@ async function handOver() {
 
 <template>
   <div class="hand-over">
-    <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
-    <label for="hand-over-to">Hand everything over to</label>
-    <select id="hand-over-to" v-model="to" class="plain">
-      <option value="">a colleague …</option>
-      <option v-for="one in others" :key="one.name" :value="one.name">{{ one.displayName }}</option>
-    </select>
+    <p v-if="problem || unknown" class="notice" role="alert">{{ problem || unknown }}</p>
+    <template v-if="others.length">
+      <label for="hand-over-to">Hand everything over to</label>
+      <select id="hand-over-to" v-model="to" class="plain">
+        <option value="">a colleague …</option>
+        <option v-for="one in others" :key="one.name" :value="one.name">
+          {{ one.displayName }}
+        </option>
+      </select>
+    </template>
     <button v-if="to" class="word" @click="handOver">Hand over</button>
     <span role="status">{{ told }}</span>
   </div>

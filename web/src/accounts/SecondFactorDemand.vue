@@ -46,6 +46,7 @@ async function ask(role: Role, demanded: Demanded) {
     Everybody may set one up, beside their name above. Whoever has a role of which more than a
     password is asked does so before anything else.
   </p>
+  <p v-if="!demand && !error" class="quiet">What is asked of whom is being fetched.</p>
   <p v-if="demand" class="roles">
     <label v-for="role in all" :key="role">
       {{ ROLES[role] }}

@@ -1,4 +1,4 @@
-import { send, type Schemas } from '@/api/client'
+import { send, sentenceOf, type Schemas } from '@/api/client'
 import { has, type Duty } from '@/session'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
@@ -8,7 +8,7 @@ export type Group = Schemas['GroupView']
 
 /** The colleagues whose accounts are open, and their groups. */
 export function useColleagues() {
-  const { data } = useQuery({
+  const { data, error } = useQuery({
     queryKey: ['colleagues'],
     queryFn: () => send<Schemas['Colleagues']>('/api/colleagues'),
     staleTime: 30_000,
@@ -21,7 +21,11 @@ export function useColleagues() {
   }
 
   return {
+    /** None while they are not fetched. */
     colleagues,
+    fetched: computed(() => data.value !== undefined),
+    /** Why they could not be fetched, as a sentence; else empty. */
+    problem: computed(() => (error.value ? sentenceOf(error.value) : '')),
     withDuty,
     /** Who can have people in hand, and be given them. */
     working: computed(() => withDuty('WORK_LISTS')),

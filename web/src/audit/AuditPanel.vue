@@ -17,7 +17,7 @@ const settled = refDebounced(
   computed(() => ({ ...asked })),
   200,
 )
-const { colleagues } = useColleagues()
+const { colleagues, problem: noColleagues } = useColleagues()
 
 const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
   queryKey: computed(() => ['audit', settled.value]),
@@ -107,7 +107,9 @@ function who(account: string): string {
           : `All ${count(verified.entries)} entries are as they were written. The last one’s mark is ${verified.head.slice(0, 16)}…`
       }}
     </p>
-    <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
+    <p v-if="problem || noColleagues" class="notice" role="alert">
+      {{ problem || noColleagues }}
+    </p>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-else-if="!data" class="quiet">The log is being fetched.</p>
     <p v-else-if="entries.length === 0" class="quiet">Nothing like this is in the log.</p>

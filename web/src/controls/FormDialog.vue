@@ -14,6 +14,7 @@ const {
   width = 520,
   stacked = false,
   problem = '',
+  fetching = '',
   busy = false,
   ready = true,
 } = defineProps<{
@@ -28,6 +29,8 @@ const {
   stacked?: boolean
   /** What went wrong, as a sentence. */
   problem?: string
+  /** What is fetched before there is anything to fill in, as a sentence; empty once it is there. */
+  fetching?: string
   /** Whether it is being done. */
   busy?: boolean
   /** Whether it can be done as it is filled in. */
@@ -45,10 +48,16 @@ const emit = defineEmits<{ done: [] }>()
   >
     <form :class="{ form: !stacked }" @submit.prevent="emit('done')">
       <p v-if="problem" class="notice whole" role="alert">{{ problem }}</p>
-      <slot />
+      <p v-if="fetching && !problem" class="quiet whole" role="status">{{ fetching }}</p>
+      <slot v-if="!fetching" />
       <span v-if="!stacked"></span>
       <div class="buttons">
-        <Button type="submit" :label="action" :loading="busy" :disabled="!ready" />
+        <Button
+          type="submit"
+          :label="action"
+          :loading="busy"
+          :disabled="!ready || fetching !== ''"
+        />
         <Button type="button" text :label="leave" @click="visible = false" />
         <slot name="more" />
       </div>

@@ -80,7 +80,7 @@ const draft = computed(() => ({
 const subject = computed(() => `${String(onBench.value)} ${String(loaded.value)}`)
 const { levels, before, findings, said, problem: levelsProblem } = useLevels(draft, subject)
 const { data: vocabulary } = useVocabulary()
-const { data: ribbon } = useRibbon(draft, onBench)
+const { ribbon, behind: ribbonBehind, problem: ribbonProblem } = useRibbon(draft, subject)
 
 const standing = computed(() => {
   const of = state.value
@@ -96,8 +96,14 @@ const standing = computed(() => {
         : `version ${String(of.version)}`
   return `${what}, ${of.changedBy}, ${timeWords(of.changedAt)}`
 })
+/** A mistake keeps the set from being read, and there are no numbers of before. */
+const stuck = computed(() => findings.value.length > 0 && !levels.value)
 const canPublish = computed(
-  () => loaded.value && !lookedAt.value && (unsaved.value || isNew.value || state.value?.draft),
+  () =>
+    loaded.value &&
+    !lookedAt.value &&
+    findings.value.length === 0 &&
+    (unsaved.value || isNew.value || state.value?.draft),
 )
 
 function change(next: CriteriaDocument, key?: string) {
@@ -251,7 +257,7 @@ useBenchKeyboard({
       <button class="word" @click="bringBack">Bring it back</button> ·
       <button class="word" @click="lookedAt = undefined">Go back to the newest</button>
     </p>
-    <p v-if="levelsProblem" class="notice" role="alert">{{ levelsProblem }}</p>
+    <p v-if="loaded && levelsProblem" class="notice" role="alert">{{ levelsProblem }}</p>
 
     <DialStrip
       v-if="loaded && vocabulary && document.dials"
@@ -260,12 +266,20 @@ useBenchKeyboard({
       :fields="vocabulary.person"
       @change="change($event)"
     />
+    <p v-if="loaded && ribbonProblem && !findings.length" class="notice" role="alert">
+      How the list grows and shrinks is not known. {{ ribbonProblem }}
+    </p>
     <RibbonStrip
       v-if="loaded && ribbon"
       v-model="asOf"
       :ribbon="ribbon"
+      :behind="ribbonBehind"
       :asks-for-something="document.shouldHave !== undefined"
     />
+
+    <p v-else-if="loaded && !ribbonProblem" class="ribbon-to-come quiet" role="status">
+      How the list grows and shrinks is being counted.
+    </p>
 
     <p v-if="!problem && !(loaded && vocabulary)" class="quiet" role="status">
       The set is being opened …
@@ -290,7 +304,7 @@ useBenchKeyboard({
         :draft="draft"
         :behind="behind"
         :levels="levels"
-        :stuck="findings.length > 0 && !levels"
+        :stuck="stuck"
         :as-of="asOf"
         @who="behind = $event"
         @counts="(member, termSet) => sheet?.editTermSet(termSet, member)"
@@ -324,6 +338,16 @@ useBenchKeyboard({
   padding: 10px 16px 14px;
   height: calc(100vh - var(--above));
   box-sizing: border-box;
+}
+
+/* As high as what comes. */
+.ribbon-to-come {
+  height: 72px;
+  margin: 0 0 8px;
+  border: 1px solid var(--rule);
+  background: var(--sheet);
+  box-sizing: content-box;
+  padding-left: 8px;
 }
 
 .sides {

@@ -232,12 +232,7 @@ function share(set: Schemas['SetSummary']) {
       :file="template"
       @put="putOnBench($event, undefined, 'This comes from a template, and is not saved.')"
     />
-    <OpenFileDialog
-      :document="opened"
-      :sets="data ?? []"
-      @close="opened = undefined"
-      @put="putOnBench"
-    />
+    <OpenFileDialog :document="opened" :sets="data" @close="opened = undefined" @put="putOnBench" />
   </div>
 </template>
 

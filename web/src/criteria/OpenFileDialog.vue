@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sendJson, type Schemas } from '@/api/client'
+import { sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { count } from '@/stick'
 import { useQuery } from '@tanstack/vue-query'
@@ -13,7 +13,8 @@ import { says, sharedQuery } from './termsets/shared'
 /** What is in the file of a set, and what it says otherwise than what is here, before it is put on the bench. */
 const { document, sets } = defineProps<{
   document: CriteriaDocument | undefined
-  sets: Schemas['SetSummary'][]
+  /** Those that are here; nothing while they are not known. */
+  sets: Schemas['SetSummary'][] | undefined
 }>()
 const emit = defineEmits<{
   close: []
@@ -27,8 +28,8 @@ const visible = computed({
     emit('close')
   },
 })
-const known = computed(() => sets.find((set) => set.id === document?.id))
-const { data: shared } = useQuery(sharedQuery)
+const known = computed(() => sets?.find((set) => set.id === document?.id))
+const { data: shared, error: sharedError } = useQuery(sharedQuery)
 const next = shallowRef<Schemas['SetVersion']>()
 const { ask, forget, problem } = useNewest()
 
@@ -54,7 +55,10 @@ watch(
 const termSets = computed(() => (document ? termSetsOf(document) : []).map(compared))
 
 function compared(termSet: TermSet): string {
-  const here = shared.value?.find((one) => one.id === termSet.id)
+  if (!shared.value) {
+    return `“${termSet.name}” is being compared with what is shared here`
+  }
+  const here = shared.value.find((one) => one.id === termSet.id)
   if (!here) {
     return `“${termSet.name}” is new`
   }
@@ -94,7 +98,8 @@ function put(over: Schemas['SetSummary'] | undefined) {
       <template v-if="next?.changes.length">The file would change it:</template>
       <template v-else-if="next">Its criteria say the same.</template>
     </p>
-    <p v-else>It is new here.</p>
+    <p v-else-if="sets">It is new here.</p>
+    <p v-else class="quiet">Whether it is here already is being looked up.</p>
     <ul v-if="next?.changes.length">
       <li v-for="change in next.changes" :key="change">{{ change }}</li>
     </ul>
@@ -105,7 +110,8 @@ function put(over: Schemas['SetSummary'] | undefined) {
     </p>
     <template v-if="termSets.length">
       <h2>Term sets</h2>
-      <ul>
+      <p v-if="sharedError" class="notice" role="alert">{{ sentenceOf(sharedError) }}</p>
+      <ul v-else>
         <li v-for="words in termSets" :key="words">{{ words }}.</li>
       </ul>
     </template>

@@ -25,7 +25,7 @@ it('is gone along by keys', async () => {
   const shown = ribbon('2026-11-30')
   const days: string[] = []
   for (const key of ['ArrowLeft', 'ArrowRight', 'PageUp', 'PageDown', 'Home']) {
-    await shown.trigger('keydown', { key })
+    await shown.find('[role=slider]').trigger('keydown', { key })
     days.push(String(shown.emitted('update:modelValue')?.at(-1)?.[0]))
   }
   expect(days).toEqual(['2026-11-29', '2026-11-30', '2026-12-30', '2026-11-30', TODAY])
@@ -34,6 +34,7 @@ it('is gone along by keys', async () => {
 it('says each month to who hears the page', () => {
   const months = ribbon(TODAY).findAll('li')
   expect(months).toHaveLength(25)
+  expect(ribbon(TODAY).find('[role=slider] li').exists(), 'which is not read out').toBe(false)
   expect(months[12]?.text()).toBe('23 Nov 2026: 22 on the list, 45% have it')
   expect(months[13]?.text()).toContain('3 fall due in the month before')
   expect(ribbon(TODAY, false).findAll('li')[12]?.text()).toBe('23 Nov 2026: 22 on the list')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
-import { dayWords, fromIso } from '@/days'
+import { dayNumber, dayWords, fromIso } from '@/days'
 import { count, percent } from '@/stick'
 import { useElementSize, useThrottleFn } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
@@ -8,8 +8,14 @@ import { dayAt, placeOf, stepped } from './ribbon'
 
 /** The list's size and coverage from a year back to a year ahead; the as-of date is dragged along it. */
 const asOf = defineModel<string>({ required: true })
-const { ribbon, asksForSomething } = defineProps<{
+const {
+  ribbon,
+  asksForSomething,
+  behind = false,
+} = defineProps<{
   ribbon: Schemas['Ribbon']
+  /** Whether it is of the criteria as they were before the last change. */
+  behind?: boolean
   /** Whether anything should be on record, so that there is a coverage. */
   asksForSomething: boolean
 }>()
@@ -140,70 +146,78 @@ function onKey(event: KeyboardEvent) {
   }
 }
 
-const dayOfMonths = computed(() => Math.round(placeOf(asOf.value, scale.value) * 730))
+const days = computed(() => dayNumber(scale.value.last) - dayNumber(scale.value.first))
+const dayAlong = computed(() => Math.round(placeOf(asOf.value, scale.value) * days.value))
 </script>
 
 <template>
-  <div
-    ref="strip"
-    class="ribbon"
-    role="slider"
-    tabindex="0"
-    aria-label="As-of date, along the size of the list"
-    :aria-valuemin="0"
-    :aria-valuemax="730"
-    :aria-valuenow="dayOfMonths"
-    :aria-valuetext="dayWords(asOf)"
-    title="Drag to see the list as of another day. Arrow keys: a day; Page Up and Down: a month; Home: today."
-    @pointerdown="grab"
-    @pointermove="drag"
-    @lostpointercapture="letGo"
-    @keydown="onKey"
-  >
-    <svg v-if="width" :width="width" :height="HEIGHT + LABELS" aria-hidden="true">
-      <path class="size" :d="sizeArea" />
-      <path class="unsure" :d="unsureLine" />
-      <path class="coverage" :d="coverageLine" />
-      <line class="ground" :x1="0" :x2="width" :y1="HEIGHT" :y2="HEIGHT" />
-      <g v-for="(month, i) in points" :key="month.day">
-        <title>{{ said(month) }}</title>
-        <rect
-          class="hover"
-          :x="month.x - inner / 48"
-          :y="0"
-          :width="inner / 24"
-          :height="HEIGHT + LABELS"
-        />
-        <line class="tick" :x1="month.x" :x2="month.x" :y1="HEIGHT" :y2="HEIGHT + 3" />
-        <text v-if="i % labelled === 0" class="month" :x="month.x" :y="HEIGHT + 13">
-          {{ monthWords(month.day) }}
-        </text>
-        <text
-          v-if="month.fallDue && labelled === 1"
-          class="due"
-          :x="month.x - inner / 48"
-          :y="HEIGHT + 25"
+  <!-- What is in a slider is not read out, so the months stand beside it. -->
+  <div class="ribbon" :class="{ behind }" :aria-busy="behind">
+    <div
+      ref="strip"
+      class="strip"
+      role="slider"
+      tabindex="0"
+      aria-label="As-of date, along the size of the list"
+      :aria-valuemin="0"
+      :aria-valuemax="days"
+      :aria-valuenow="dayAlong"
+      :aria-valuetext="dayWords(asOf)"
+      title="Drag to see the list as of another day. Arrow keys: a day; Page Up and Down: a month; Home: today."
+      @pointerdown="grab"
+      @pointermove="drag"
+      @lostpointercapture="letGo"
+      @keydown="onKey"
+    >
+      <svg v-if="width" :width="width" :height="HEIGHT + LABELS" aria-hidden="true">
+        <path class="size" :d="sizeArea" />
+        <path class="unsure" :d="unsureLine" />
+        <path class="coverage" :d="coverageLine" />
+        <line class="ground" :x1="0" :x2="width" :y1="HEIGHT" :y2="HEIGHT" />
+        <g v-for="(month, i) in points" :key="month.day">
+          <title>{{ said(month) }}</title>
+          <rect
+            class="hover"
+            :x="month.x - inner / 48"
+            :y="0"
+            :width="inner / 24"
+            :height="HEIGHT + LABELS"
+          />
+          <line class="tick" :x1="month.x" :x2="month.x" :y1="HEIGHT" :y2="HEIGHT + 3" />
+          <text v-if="i % labelled === 0" class="month" :x="month.x" :y="HEIGHT + 13">
+            {{ monthWords(month.day) }}
+          </text>
+          <text
+            v-if="month.fallDue && labelled === 1"
+            class="due"
+            :x="month.x - inner / 48"
+            :y="HEIGHT + 25"
+          >
+            {{ count(month.fallDue) }} due
+          </text>
+        </g>
+        <g
+          v-if="labelled === 1"
+          class="legend"
+          :transform="`translate(${EDGE - 14} ${HEIGHT + 25})`"
         >
-          {{ count(month.fallDue) }} due
-        </text>
-      </g>
-      <g v-if="labelled === 1" class="legend" :transform="`translate(${EDGE - 14} ${HEIGHT + 25})`">
-        <rect class="size" x="0" y="-8" width="12" height="8" />
-        <text x="16">on the list</text>
-        <path class="unsure" d="M84 -4h14" />
-        <text x="102">with those we can’t tell</text>
-        <template v-if="asksForSomething">
-          <path class="coverage" d="M236 -4h14" />
-          <text x="254">have it, of the eligible</text>
-        </template>
-      </g>
-      <line class="today" :x1="x(ribbon.today)" :x2="x(ribbon.today)" :y1="0" :y2="HEIGHT" />
-      <g class="handle" :transform="`translate(${x(shown)} 0)`">
-        <line :y1="0" :y2="HEIGHT + 3" />
-        <path d="M-5 0H5V5L0 11L-5 5Z" />
-      </g>
-    </svg>
-    <ul class="visually-hidden">
+          <rect class="size" x="0" y="-8" width="12" height="8" />
+          <text x="16">on the list</text>
+          <path class="unsure" d="M84 -4h14" />
+          <text x="102">with those we can’t tell</text>
+          <template v-if="asksForSomething">
+            <path class="coverage" d="M236 -4h14" />
+            <text x="254">have it, of the eligible</text>
+          </template>
+        </g>
+        <line class="today" :x1="x(ribbon.today)" :x2="x(ribbon.today)" :y1="0" :y2="HEIGHT" />
+        <g class="handle" :transform="`translate(${x(shown)} 0)`">
+          <line :y1="0" :y2="HEIGHT + 3" />
+          <path d="M-5 0H5V5L0 11L-5 5Z" />
+        </g>
+      </svg>
+    </div>
+    <ul class="visually-hidden" aria-label="The size of the list, month by month">
       <li v-for="month in ribbon.months" :key="month.day">{{ said(month) }}</li>
     </ul>
   </div>
@@ -216,10 +230,19 @@ const dayOfMonths = computed(() => Math.round(placeOf(asOf.value, scale.value) *
   margin-bottom: 8px;
   background: var(--sheet);
   border: 1px solid var(--rule);
-  cursor: ew-resize;
-  touch-action: none;
-  user-select: none;
   overflow: hidden;
+}
+
+/* It is drawn along; up and down the page goes on. */
+.strip {
+  height: 100%;
+  cursor: ew-resize;
+  touch-action: pan-y;
+  user-select: none;
+}
+
+.behind svg {
+  opacity: 0.5;
 }
 
 svg {

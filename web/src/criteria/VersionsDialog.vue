@@ -38,7 +38,8 @@ watch([visible, () => id], forget)
 <template>
   <Dialog v-model:visible="visible" modal header="Versions" :style="{ width: '760px' }">
     <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
-    <p v-if="versions?.length === 0" class="quiet">It was never published.</p>
+    <p v-else-if="!versions" class="quiet">The versions are being fetched.</p>
+    <p v-else-if="versions.length === 0" class="quiet">It was never published.</p>
     <ol>
       <li v-for="one in versions" :key="one.version">
         <strong>Version {{ one.version }}</strong>

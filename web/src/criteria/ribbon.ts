@@ -1,8 +1,8 @@
-import { sendJson, type Schemas } from '@/api/client'
+import { sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { dayNumber, isoOf } from '@/days'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, type Ref } from 'vue'
+import { computed, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
 import type { Draft } from './levels'
 
 /** The ribbon waits until the levels are back, which are looked at first. */
@@ -39,24 +39,49 @@ export function stepped(day: string, by: { days?: number; months?: number }): st
   return isoOf(Math.min(firstOf(months) + ofMonth - 1, firstOf(months + 1) - 1))
 }
 
+export interface ShownRibbon {
+  /** The newest that could be counted. */
+  ribbon: Readonly<ShallowRef<Schemas['Ribbon'] | undefined>>
+  /** Whether it is of the criteria as they were before the last change. */
+  behind: Readonly<Ref<boolean>>
+  /** Why it could not be counted, as a sentence; else empty. */
+  problem: Readonly<Ref<string>>
+}
+
 /**
  * The list through two years, asked for again when the criteria change, not when the as-of date does.
  *
  * @param subject which set is on the bench: that of another one is never shown meanwhile
  */
-export function useRibbon(draft: Ref<Draft>, subject: Readonly<Ref<unknown>>) {
+export function useRibbon(draft: Ref<Draft>, subject: Readonly<Ref<unknown>>): ShownRibbon {
   const asked = computed(() =>
     JSON.stringify({ document: draft.value.document, settings: draft.value.settings }),
   )
   const settled = refDebounced(asked, AFTER_EDIT_MS)
-  return useQuery({
+  const { data, error } = useQuery({
     queryKey: computed(() => ['ribbon', subject.value, settled.value]),
     queryFn: ({ signal }) =>
       sendJson<Schemas['Ribbon']>('POST', '/api/bench/ribbon', JSON.parse(settled.value), {
         signal,
       }),
-    placeholderData: (before, query) => (query?.queryKey[1] === subject.value ? before : undefined),
+    enabled: computed(() => settled.value === asked.value),
     retry: false,
     gcTime: 60_000,
   })
+  const ribbon = shallowRef<Schemas['Ribbon']>()
+  watch(
+    subject,
+    () => {
+      ribbon.value = undefined
+    },
+    { flush: 'sync' },
+  )
+  watch(data, (now) => {
+    ribbon.value = now ?? ribbon.value
+  })
+  return {
+    ribbon,
+    behind: computed(() => settled.value !== asked.value || data.value === undefined),
+    problem: computed(() => (error.value ? sentenceOf(error.value) : '')),
+  }
 }

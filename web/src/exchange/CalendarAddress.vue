@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { send, type Schemas } from '@/api/client'
+import { send, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
@@ -9,7 +9,7 @@ const queries = useQueryClient()
 const address = ref('')
 const { save, problem } = useSaving('calendar')
 
-const { data: feed } = useQuery({
+const { data: feed, error } = useQuery({
   queryKey: ['calendar'],
   queryFn: () => send<Schemas['Feed']>('/api/session/calendar'),
 })
@@ -30,16 +30,20 @@ async function change(method: 'POST' | 'DELETE') {
 
 <template>
   <p class="calendar">
-    <span v-if="problem" class="notice" role="alert">{{ problem }}</span>
+    <span v-if="problem || error" class="notice" role="alert">{{
+      problem || sentenceOf(error)
+    }}</span>
     <template v-if="whole">
       Subscribe to <code>{{ whole }}</code> in a calendar. It is shown this once; whoever has it can
       read it.
     </template>
     <template v-else-if="feed?.there">Your follow-ups are in a calendar.</template>
-    <button class="word" @click="change('POST')">
-      {{ feed?.there ? 'Make a new calendar address' : 'My follow-ups in a calendar' }}
-    </button>
-    <button v-if="feed?.there" class="word" @click="change('DELETE')">Revoke it</button>
+    <template v-if="feed">
+      <button class="word" @click="change('POST')">
+        {{ feed.there ? 'Make a new calendar address' : 'My follow-ups in a calendar' }}
+      </button>
+      <button v-if="feed.there" class="word" @click="change('DELETE')">Revoke it</button>
+    </template>
   </p>
 </template>
 

@@ -14,7 +14,8 @@ const { data: sent, error } = useQuery({
 <template>
   <section aria-label="Sent mail">
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
-    <p v-else-if="sent?.length === 0" class="quiet">Nothing was sent since the server started.</p>
+    <p v-else-if="!sent" class="quiet">What was sent is being fetched.</p>
+    <p v-else-if="sent.length === 0" class="quiet">Nothing was sent since the server started.</p>
     <details v-for="(mail, i) in sent" :key="i" :open="i === 0">
       <summary>
         <Veiled :text="mail.to" what="e-mail" /> · {{ mail.subject }}

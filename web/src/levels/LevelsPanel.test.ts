@@ -1,4 +1,4 @@
-import { clear, serving, shown } from '@/testing'
+import { clear, later, serving, shown } from '@/testing'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import LevelsPanel from './LevelsPanel.vue'
@@ -70,18 +70,40 @@ describe('levels over time', () => {
     ])
   })
 
+  it('are told in figures too, the newest first', async () => {
+    const { wrapper } = await panel()
+    expect(rows(wrapper, 0)).toEqual([
+      '24 Nov 2026 | 4 | 0 | 6 of 10, 60%',
+      '17 Nov 2026 | 5 | 1 | 4 of 10, 40%',
+    ])
+  })
+
+  it('of everybody do not stand under a part while its own are read', async () => {
+    const { wrapper } = await panel()
+    const answer = later<Response>()
+    vi.stubGlobal('fetch', () => answer.promise)
+    await wrapper.find('[aria-label="Of whom"]').setValue('site Mill Lane')
+    await flushPromises()
+    expect(wrapper.find('.ledger').exists()).toBe(false)
+    expect(wrapper.text()).toContain('The levels are being read.')
+    expect(wrapper.find('[aria-label="Of whom"]').exists()).toBe(true)
+    answer.resolve(new Response(JSON.stringify(LEVELS)))
+    await flushPromises()
+    expect(wrapper.find('.ledger').exists()).toBe(true)
+  })
+
   it('stand beside what came of attempts, by month', async () => {
     const { wrapper } = await panel()
-    expect(rows(wrapper, 0)).toEqual(['Reached | 3 | 0', 'No answer | 0 | 2'])
+    expect(rows(wrapper, 1)).toEqual(['Reached | 3 | 0', 'No answer | 0 | 2'])
   })
 
   it('are told by site and by provider, with those who have none', async () => {
     const { wrapper } = await panel()
-    expect(rows(wrapper, 1)).toEqual([
+    expect(rows(wrapper, 2)).toEqual([
       'none |  | 0 of 1, 0% | 1 | 1 | 0 | ',
       'Mill Lane |  | 6 of 9, 67% | 3 | 2 | 4 | 21 (median)',
     ])
-    expect(rows(wrapper, 2)[0]).toContain('Dr Quillon')
+    expect(rows(wrapper, 3)[0]).toContain('Dr Quillon')
   })
 
   it('are looked at of one site or provider alone', async () => {

@@ -5,14 +5,14 @@ import { dayWords } from '@/days'
 import { meaningOf } from '@/help'
 import { useLists } from '@/lists'
 import { count, percent, Stick } from '@/stick'
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { usePreferredDark } from '@vueuse/core'
 import ChartJs from 'chart.js/auto'
 import Chart from 'primevue/chart'
 import { computed, ref } from 'vue'
 
 /** How a list stood at its readings; what came of attempts; and how it stands by provider and site. */
-const { data: lists } = useLists()
+const { data: lists, error: listsError } = useLists()
 const chosen = useInAddress('list')
 const list = computed(() => chosen.value || (lists.value?.[0]?.id ?? ''))
 
@@ -29,7 +29,11 @@ function choose(id: string) {
   part.value = ['', '']
 }
 
-const { data: levels, error } = useQuery({
+const {
+  data: lastLevels,
+  error,
+  isPlaceholderData,
+} = useQuery({
   queryKey: computed(() => ['lists', list.value, 'readings', 'levels', ...part.value]),
   queryFn: () => {
     const of = new URLSearchParams({ field: part.value[0], part: part.value[1] })
@@ -37,9 +41,13 @@ const { data: levels, error } = useQuery({
       `/api/lists/${encodeURIComponent(list.value)}/levels?${of.toString()}`,
     )
   },
-  placeholderData: keepPreviousData,
+  // The parts of the list stay to choose from.
+  placeholderData: (before, query) => (query?.queryKey[1] === list.value ? before : undefined),
   enabled: computed(() => list.value !== ''),
 })
+
+/** Of what is chosen; nothing while it is not known. */
+const levels = computed(() => (isPlaceholderData.value ? undefined : lastLevels.value))
 
 const isDark = usePreferredDark()
 /** What is drawn on a canvas takes no colour from the page by itself. */
@@ -120,14 +128,15 @@ const options = computed(() => {
   }
 })
 
+const newestFirst = computed(() => [...(levels.value?.levels ?? [])].reverse())
 const months = computed(() => [...new Set((levels.value?.attempts ?? []).map((one) => one.month))])
 const outcomes = computed(() => [
   ...new Set((levels.value?.attempts ?? []).map((one) => one.outcome)),
 ])
 
 const parts = computed(() => [
-  ...(levels.value?.bySite ?? []).map((one) => ({ field: 'site', name: one.name })),
-  ...(levels.value?.byProvider ?? []).map((one) => ({ field: 'provider', name: one.name })),
+  ...(lastLevels.value?.bySite ?? []).map((one) => ({ field: 'site', name: one.name })),
+  ...(lastLevels.value?.byProvider ?? []).map((one) => ({ field: 'provider', name: one.name })),
 ])
 
 function partOf(chosen: string): readonly [string, string] {
@@ -157,7 +166,7 @@ function attempts(outcome: string, month: string): number {
         </option>
       </select>
       <select
-        v-if="levels"
+        v-if="lastLevels"
         class="plain"
         aria-label="Of whom"
         :value="part.join(' ')"
@@ -173,7 +182,11 @@ function attempts(outcome: string, month: string): number {
         </option>
       </select>
     </p>
-    <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <p v-if="error ?? listsError" class="notice" role="alert">
+      {{ sentenceOf(error ?? listsError) }}
+    </p>
+    <p v-else-if="lists?.length === 0" class="quiet">There is no list yet.</p>
+    <p v-else-if="!levels" class="quiet" role="status">The levels are being read.</p>
     <template v-if="levels">
       <div class="chart" role="img" :aria-label="`${levels.name} at its readings`">
         <Chart v-if="typefaceReady" type="line" :data="chart" :options="options" class="canvas" />
@@ -182,6 +195,32 @@ function attempts(outcome: string, month: string): number {
         There is a point for each day on which the list was read; so far
         {{ levels.levels.length === 1 ? 'there is one' : 'there is none' }}.
       </p>
+      <details v-if="levels.levels.length">
+        <summary>The figures of each reading</summary>
+        <table class="ledger">
+          <thead>
+            <tr>
+              <th>Read as of</th>
+              <th class="number" :title="meaningOf('onList')">On the list</th>
+              <th class="number" :title="meaningOf('toCheck')">To check</th>
+              <th v-if="levels.shouldHave" class="number" :title="meaningOf('haveIt')">Have it</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="point in newestFirst" :key="point.asOf">
+              <td>{{ dayWords(point.asOf) }}</td>
+              <td class="number">{{ count(point.onList) }}</td>
+              <td class="number">{{ count(point.toCheck) }}</td>
+              <td v-if="levels.shouldHave" class="number">
+                {{ count(point.has) }} of {{ count(point.eligible)
+                }}<template v-if="point.eligible"
+                  >, {{ percent(point.has, point.eligible) }}</template
+                >
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </details>
 
       <h2>What came of attempts</h2>
       <p v-if="months.length === 0" class="quiet">Nobody was tried yet.</p>

@@ -82,6 +82,9 @@ function differs(row: OnTwo): string {
     </p>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-if="one === other" class="quiet">Choose two different lists.</p>
+    <p v-else-if="!compared && !error" class="quiet" role="status">
+      The lists are being laid beside each other.
+    </p>
     <div v-else-if="compared" class="piles">
       <details v-for="(pile, i) in piles" :key="i" :open="i === 0">
         <summary>{{ pile.name }}: {{ count(pile.people.length) }}</summary>

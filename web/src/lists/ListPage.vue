@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useDayInAddress, usePageTitle, useShownInAddress } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
 import { dayWords } from '@/days'
 import { cellWords, fieldWords, headingWords, tellsWho } from '@/fields'
 import { PersonPanel } from '@/people'
@@ -27,7 +28,6 @@ const { id } = defineProps<{ id: string }>()
 const session = useSession()
 const asOf = useDayInAddress('as-of', () => session.today)
 const find = ref('')
-const personProblem = ref('')
 const person = shallowRef<Schemas['PersonView']>()
 const personShown = ref(false)
 const readingsShown = useShownInAddress('readings')
@@ -56,7 +56,7 @@ const { data: list, error } = useQuery({
   queryFn: () => send<Schemas['ListPage']>(`${base.value}?${asked.value}`),
 })
 usePageTitle(() => [list.value?.name, dayWords(asOf.value), 'Lists'])
-const { data: plan } = useQuery({
+const { data: plan, error: planError } = useQuery({
   queryKey: computed(() => ['lists', id, 'readings', 'plan']),
   queryFn: () => send<Plan>(`${base.value}/reading-plan`),
 })
@@ -96,16 +96,17 @@ const besides = computed(() =>
 )
 const onList = computed(() => all.value.filter((row) => row.state === 'on').length)
 
-async function open(row: Row) {
-  try {
-    person.value = await send<Schemas['PersonView']>(
-      `${base.value}/people/${encodeURIComponent(row.id)}?${asked.value}`,
-    )
-    personProblem.value = ''
-    personShown.value = true
-  } catch (failure) {
-    personProblem.value = sentenceOf(failure)
-  }
+const { ask, problem: personProblem } = useNewest()
+
+function open(row: Row) {
+  const address = `${base.value}/people/${encodeURIComponent(row.id)}?${asked.value}` as const
+  void ask(
+    (signal) => send<Schemas['PersonView']>(address, { signal }),
+    (view) => {
+      person.value = view
+      personShown.value = true
+    },
+  )
 }
 </script>
 
@@ -139,8 +140,8 @@ async function open(row: Row) {
         >About it</a
       >
     </div>
-    <p v-if="error || personProblem" class="notice" role="alert">
-      {{ error ? sentenceOf(error) : personProblem }}
+    <p v-if="error || planError || personProblem" class="notice" role="alert">
+      {{ personProblem || sentenceOf(error ?? planError) }}
     </p>
     <p v-if="settingsShown" class="settings">
       <DialChoices v-model="settings" of="look" :dials="dials" :values="plan?.values ?? {}" />

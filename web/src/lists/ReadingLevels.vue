@@ -37,6 +37,7 @@ function sides(both: Sides): string {
     <summary>Levels</summary>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-else-if="data && !levels" class="quiet">This reading was taken before levels were kept.</p>
+    <p v-else-if="!data" class="quiet">The levels are being fetched.</p>
     <table v-else-if="levels" class="ledger">
       <thead>
         <tr>

@@ -25,7 +25,7 @@ const problem = computed(() =>
     : refused.value,
 )
 
-const { data: plan } = useQuery({
+const { data: plan, error } = useQuery({
   queryKey: computed(() => ['lists', id, 'readings', 'plan']),
   queryFn: () => send<Plan>(address.value),
 })
@@ -91,7 +91,9 @@ async function save() {
     <span v-if="plan.next" class="quiet">Next: {{ timeWords(plan.next) }}.</span>
     <button v-if="mayChange" class="word" @click="open">Change it</button>
   </p>
-  <form v-else-if="changing" class="plan" @submit.prevent="save">
+  <p v-else-if="error && !changing" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+  <p v-else-if="!changing" class="quiet">When it is read is being looked up.</p>
+  <form v-else class="plan" @submit.prevent="save">
     <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
     <ScheduleChoice v-model="draft" of="plan" does="Read" />
     <DialChoices v-model="draft.turned" of="plan" :dials="dials" :values="plan?.values ?? {}" />

@@ -8,11 +8,12 @@ const visible = defineModel<boolean>('visible', { required: true })
 const { people } = defineProps<{ people: number }>()
 const emit = defineEmits<{ give: [to: string, name: string] }>()
 
-const { working } = useColleagues()
+const { working, fetched, problem } = useColleagues()
 const to = ref('')
 
-watch(visible, () => {
-  to.value = working.value[0]?.name ?? ''
+watch([visible, working], ([shown, all], [before]) => {
+  const kept = shown === before && all.some((one) => one.name === to.value)
+  to.value = kept ? to.value : (all[0]?.name ?? '')
 })
 
 function give() {
@@ -27,10 +28,13 @@ function give() {
     :header="people > 1 ? `Give ${String(people)} people to` : 'Give to'"
     action="Give"
     :width="400"
+    :problem="problem"
+    :fetching="fetched ? '' : 'The colleagues are being fetched.'"
     :ready="to !== ''"
     @done="give"
   >
-    <fieldset class="whole">
+    <p v-if="working.length === 0" class="quiet whole">No colleague works lists.</p>
+    <fieldset v-else class="whole">
       <legend class="quiet">Arrow keys choose, Enter gives.</legend>
       <label v-for="(one, i) in working" :key="one.name">
         <input v-model="to" type="radio" name="give-to" :value="one.name" :autofocus="i === 0" />

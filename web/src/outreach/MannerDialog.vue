@@ -2,7 +2,7 @@
 import { LIMITS } from '@/api/limits'
 import { FormDialog } from '@/controls'
 import { useColleagues } from '@/accounts'
-import { send, sendJson, type Schemas } from '@/api/client'
+import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import { useTyping } from '@/api/typing'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
@@ -23,7 +23,7 @@ const { id, desk } = defineProps<{ id: string; desk: Schemas['DeskView'] }>()
 const LIST_FIELD = '{' + '{list}' + '}'
 
 const queries = useQueryClient()
-const { withDuty } = useColleagues()
+const { withDuty, problem: noColleagues } = useColleagues()
 const {
   draft: typed,
   ifMatch,
@@ -44,7 +44,7 @@ const target = computed({
 })
 const { save: keep, say, saving, problem } = useSaving(() => id)
 
-const { data: parting } = useQuery({
+const { data: parting, error: notParted } = useQuery({
   queryKey: computed(() => ['lists', id, 'parting']),
   queryFn: () => send<Schemas['Parting']>(`/api/lists/${encodeURIComponent(id)}/desk/manner/parts`),
   enabled: visible,
@@ -91,7 +91,7 @@ async function save() {
     :header="`How “${desk.name}” is worked`"
     action="Save"
     :width="760"
-    :problem="problem"
+    :problem="problem || noColleagues || (notParted ? sentenceOf(notParted) : '')"
     :busy="saving"
     stacked
     @done="save"

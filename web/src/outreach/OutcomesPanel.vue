@@ -71,7 +71,8 @@ async function save() {
       What can come of an attempt, on all lists. The first nine have the digits as keys at the desk.
       What an outcome means decides which step the contact plan suggests next.
     </p>
-    <form @submit.prevent="save">
+    <p v-if="!draft && !error" class="quiet">The outcomes are being fetched.</p>
+    <form v-if="draft" @submit.prevent="save">
       <ol>
         <li v-for="(outcome, i) in drafts" :key="i">
           <InputText

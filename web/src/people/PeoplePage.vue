@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { usePageTitle } from '@/address'
-import { send, sentenceOf, type Schemas } from '@/api/client'
+import { sentenceOf } from '@/api/client'
 import { count } from '@/stick'
 import { vOneStop } from '@/keys'
 import { useSession } from '@/session'
@@ -10,6 +10,7 @@ import { refDebounced } from '@vueuse/core'
 import InputText from 'primevue/inputtext'
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { RouterLink } from 'vue-router'
+import { findBy } from '@/api/found'
 import PersonStanding from './PersonStanding.vue'
 
 /** Anybody on record, found by typing; where they stand is shown beside. */
@@ -23,14 +24,14 @@ const results = useTemplateRef('results')
 
 const { data: found, error } = useQuery({
   queryKey: computed(() => ['people', words.value]),
-  queryFn: ({ signal }) =>
-    send<Schemas['Found']>(`/api/people?find=${encodeURIComponent(words.value)}`, { signal }),
+  queryFn: ({ signal }) => findBy('/api/people', words.value, signal),
   placeholderData: keepPreviousData,
   enabled: computed(() => words.value.trim() !== ''),
 })
 
 const people = computed(() => (words.value.trim() === '' ? [] : (found.value?.people ?? [])))
-const total = computed(() => found.value?.total ?? 0)
+/** How many are found by what is typed; nothing while those that stand there were found by what was typed before. */
+const total = computed(() => (found.value?.by === typed.value ? found.value.total : undefined))
 
 function focusFind() {
   document.getElementById('find-people')?.focus()
@@ -58,12 +59,12 @@ function focusFirst() {
       />
       <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
       <p class="quiet" role="status">
-        <template v-if="words.trim() === ''">Everybody on record can be found here.</template>
+        <template v-if="typed.trim() === ''">Everybody on record can be found here.</template>
+        <template v-else-if="total === undefined">{{ error ? '' : 'Looking …' }}</template>
         <template v-else-if="people.length < total">
           The first {{ people.length }} of {{ count(total) }}; type more of it.
         </template>
-        <template v-else-if="found">{{ count(total) }} found</template>
-        <template v-else-if="!error">Looking …</template>
+        <template v-else>{{ count(total) }} found</template>
       </p>
       <ol ref="results" v-one-stop @keydown.up="focusFind">
         <li v-for="person in people" :key="person.id">

@@ -22,7 +22,7 @@ const {
 }>()
 
 const session = useSession()
-const { data, error } = useQuery({
+const { data, error, isLoading } = useQuery({
   queryKey: computed(() => ['prompts', 'of', person]),
   queryFn: () => send<Schemas['Prompt'][]>(`/api/who/${encodeURIComponent(person)}/prompts`),
   enabled: computed(() => session.has('WORK_LISTS')),
@@ -55,6 +55,7 @@ function save(reason: string, until: string) {
   <p v-if="error" class="notice" role="alert">
     What is due could not be asked for. {{ sentenceOf(error) }}
   </p>
+  <p v-else-if="isLoading" class="quiet">What is to be said is being looked up.</p>
   <ul v-if="prompts.length" class="prompts" aria-label="Due now">
     <li v-for="one in prompts" :key="one.set">
       <strong v-if="one.say">“{{ one.say }}”</strong>

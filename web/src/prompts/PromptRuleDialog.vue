@@ -66,44 +66,41 @@ async function save() {
     :width="600"
     :problem="problem || (error ? sentenceOf(error) : '')"
     :busy="saving"
-    :ready="typed !== undefined"
+    :fetching="typed ? '' : 'When it prompts is being fetched.'"
     stacked
     @done="save"
   >
-    <p v-if="!typed && !error" class="quiet">When it prompts is being fetched.</p>
-    <template v-if="typed">
-      <p class="quiet">
-        Whoever has somebody before them who is on this list is told so. Never of who is to check,
-        excused, or held back.
-      </p>
-      <p>
-        <label
-          ><input v-model="draft.whenOpened" type="checkbox" /> when a colleague opens them in
-          Dipstick</label
-        >
-      </p>
-      <p>
-        <label
-          ><input v-model="draft.whenComingIn" type="checkbox" /> when they come in: on Today and on
-          the morning sheet</label
-        >
-      </p>
-      <p>
-        <label
-          ><input v-model="draft.toRecordSystems" type="checkbox" /> when they are opened or booked
-          in the record system</label
-        >
-      </p>
-      <label for="prompt-say">What to say</label>
-      <Textarea
-        id="prompt-say"
-        v-model="draft.sentence"
-        rows="2"
-        fluid
-        :maxlength="LIMITS.PromptRule.sentence.maxLength"
-        placeholder="such as: Your hearing check is due. Shall we find a day?"
-      />
-    </template>
+    <p class="quiet">
+      Whoever has somebody before them who is on this list is told so. Never of who is to check,
+      excused, or held back.
+    </p>
+    <p>
+      <label
+        ><input v-model="draft.whenOpened" type="checkbox" /> when a colleague opens them in
+        Dipstick</label
+      >
+    </p>
+    <p>
+      <label
+        ><input v-model="draft.whenComingIn" type="checkbox" /> when they come in: on Today and on
+        the morning sheet</label
+      >
+    </p>
+    <p>
+      <label
+        ><input v-model="draft.toRecordSystems" type="checkbox" /> when they are opened or booked in
+        the record system</label
+      >
+    </p>
+    <label for="prompt-say">What to say</label>
+    <Textarea
+      id="prompt-say"
+      v-model="draft.sentence"
+      rows="2"
+      fluid
+      :maxlength="LIMITS.PromptRule.sentence.maxLength"
+      placeholder="such as: Your hearing check is due. Shall we find a day?"
+    />
   </FormDialog>
 </template>
 

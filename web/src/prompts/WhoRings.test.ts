@@ -1,4 +1,4 @@
-import { clear, Refusal, serving, shown } from '@/testing'
+import { clear, later, Refusal, serving, shown } from '@/testing'
 import { deskRow } from '@/testing/rows'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
@@ -73,6 +73,37 @@ describe('Who is it', () => {
     await vi.waitFor(() => {
       expect(waiting.text()).toContain('Looking …')
     })
+  })
+
+  it('opens on Enter the first found by what is typed, once that is known', async () => {
+    const tove = deskRow('Tove').person
+    const { wrapper } = await typedInto({}, 't')
+    expect(wrapper.text()).toContain('1 found')
+    const found = later<Response>()
+    vi.stubGlobal('fetch', (path: string) =>
+      path.startsWith('/api/who?')
+        ? found.promise
+        : Promise.resolve(new Response(JSON.stringify({ ...RINGS, person: tove }))),
+    )
+    await wrapper.find('#who-rings').setValue('tov')
+    await wrapper.find('#who-rings').trigger('keydown', { key: 'Enter' })
+    await flushPromises()
+    expect(wrapper.text()).toContain('Looking …')
+    found.resolve(new Response(JSON.stringify({ total: 1, people: [tove] })))
+    await vi.waitFor(() => {
+      expect(wrapper.find('[aria-label="What is due"] h2').text()).toContain('Tove')
+    })
+  })
+
+  it('does not open anybody where Enter is pressed and then typed on', async () => {
+    const { wrapper } = await typedInto({ 'GET /api/who/Marl': RINGS }, 'm')
+    await wrapper.find('#who-rings').setValue('ma')
+    await wrapper.find('#who-rings').trigger('keydown', { key: 'Enter' })
+    await wrapper.find('#who-rings').setValue('mar')
+    await vi.waitFor(() => {
+      expect(wrapper.text()).toContain('1 found')
+    })
+    expect(wrapper.find('[aria-label="What is due"]').exists()).toBe(false)
   })
 
   it('logs what came of it once, at the revision that was seen', async () => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
+import { findBy } from '@/api/found'
 import { LIMITS } from '@/api/limits'
 import { sendWork, workOf } from '@/api/work'
 import { dayWords } from '@/days'
@@ -33,12 +34,13 @@ const results = useTemplateRef('results')
 
 const { data: found, error } = useQuery({
   queryKey: computed(() => ['prompts', 'found', words.value]),
-  queryFn: ({ signal }) =>
-    send<Schemas['Found']>(`/api/who?find=${encodeURIComponent(words.value)}`, { signal }),
+  queryFn: ({ signal }) => findBy('/api/who', words.value, signal),
   placeholderData: keepPreviousData,
   enabled: computed(() => visible.value && words.value.trim() !== ''),
 })
 const people = computed(() => (words.value.trim() === '' ? [] : (found.value?.people ?? [])))
+/** What was found by what is typed; nothing while those that stand there were found by what was typed before. */
+const foundNow = computed(() => (found.value?.by === typed.value ? found.value : undefined))
 
 const { data: rings, error: ringsError } = useQuery({
   queryKey: computed(() => ['prompts', 'who', person.value]),
@@ -74,6 +76,7 @@ watch(visible, (shown) => {
 })
 
 function open(id: string) {
+  firstWanted.value = false
   person.value = id
   list.value = ''
   note.value = ''
@@ -82,13 +85,15 @@ function open(id: string) {
   problem.value = ''
 }
 
-/** The first who is found, where somebody types and presses Enter. */
-function openFirst() {
-  const first = people.value[0]
-  if (first && words.value === typed.value) {
-    open(first.id)
+/** The first who is found, where somebody types and presses Enter; once it is known who that is. */
+const firstWanted = ref(false)
+
+watch([foundNow, firstWanted], ([now, wanted]) => {
+  if (now && wanted) {
+    const first = now.people[0]
+    open(first?.id ?? '')
   }
-}
+})
 
 /** Goes from line to line, and from the first one back to what is typed. */
 function step(event: KeyboardEvent, by: 1 | -1) {
@@ -160,20 +165,20 @@ function saveDismissal(reason: string, until: string) {
       placeholder="Name, birth date, or phone"
       aria-label="Find who rings or walks in"
       @keydown.down="step($event, 1)"
-      @keydown.enter.prevent="openFirst"
+      @keydown.enter.prevent="firstWanted = true"
       @update:model-value="open('')"
     />
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <template v-if="person === ''">
       <p class="quiet" role="status">
         <template v-if="words.trim() === ''">The people of the lists that you work.</template>
-        <template v-else-if="found && found.total === 0"
+        <template v-else-if="foundNow?.total === 0"
           >Nobody on a list of yours; nothing is due by them.</template
         >
-        <template v-else-if="found && people.length < found.total"
-          >The first {{ people.length }} of {{ count(found.total) }}; type more of it.</template
+        <template v-else-if="foundNow && people.length < foundNow.total"
+          >The first {{ people.length }} of {{ count(foundNow.total) }}; type more of it.</template
         >
-        <template v-else-if="found">{{ count(found.total) }} found</template>
+        <template v-else-if="foundNow">{{ count(foundNow.total) }} found</template>
         <template v-else-if="!error">Looking …</template>
       </p>
       <ol

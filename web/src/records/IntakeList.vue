@@ -62,7 +62,8 @@ async function bringIn(event: Event) {
   <section>
     <h2>Intakes</h2>
     <p v-if="error || failed" class="notice" role="alert">{{ failed || sentenceOf(error) }}</p>
-    <p v-if="data?.length === 0" class="quiet">
+    <p v-else-if="!data" class="quiet">The intakes are being fetched.</p>
+    <p v-else-if="data.length === 0" class="quiet">
       When a file of another system is taken, what its columns mean is kept here, and the next one
       of its kind is known.
     </p>

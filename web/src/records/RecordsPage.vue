@@ -44,6 +44,7 @@ function takenBack() {
       @taken-back="takenBack"
     />
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <p v-else-if="!data" class="quiet">What is on record is being counted.</p>
     <template v-if="data">
       <p v-if="data.people === 0">
         Nothing is on record yet. Bring in the people first, then their event records.

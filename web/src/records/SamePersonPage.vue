@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { usePageTitle } from '@/address'
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
 import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
@@ -20,6 +21,7 @@ const { data, error } = useQuery({
   queryFn: () => send<Schemas['SamePerson']>(ADDRESS),
 })
 const looked = shallowRef<Schemas['Pair']>()
+const { ask, forget, problem: notFound } = useNewest()
 const one = ref('')
 const other = ref('')
 const said = ref('')
@@ -30,6 +32,7 @@ const few = computed(() => data.value && data.value.pairs.length < data.value.to
 
 /** Does something, says that it was done, and looks again; what was refused stays to be seen. */
 async function act(what: () => Promise<unknown>, done: string) {
+  forget()
   busy.value = true
   refused.value = ''
   said.value = ''
@@ -59,16 +62,17 @@ const apart = (pair: Schemas['Pair']) =>
 const undo = (address: `apart/${string}` | `joined/${string}`, done: string) =>
   act(() => send(`${ADDRESS}/${address}`, { method: 'DELETE' }), done)
 
-async function look() {
+function look() {
   refused.value = ''
   said.value = ''
-  try {
-    const query = `one=${encodeURIComponent(one.value)}&other=${encodeURIComponent(other.value)}`
-    looked.value = await send<Schemas['Pair']>(`${ADDRESS}/pair?${query}`)
-  } catch (failure) {
-    looked.value = undefined
-    refused.value = sentenceOf(failure)
-  }
+  looked.value = undefined
+  const query = `one=${encodeURIComponent(one.value)}&other=${encodeURIComponent(other.value)}`
+  void ask(
+    (signal) => send<Schemas['Pair']>(`${ADDRESS}/pair?${query}`, { signal }),
+    (pair) => {
+      looked.value = pair
+    },
+  )
 }
 </script>
 
@@ -81,7 +85,7 @@ async function look() {
       and everything here can be undone.
     </p>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
-    <p v-if="refused" class="notice" role="alert">{{ refused }}</p>
+    <p v-if="refused || notFound" class="notice" role="alert">{{ refused || notFound }}</p>
     <p v-if="said" role="status">{{ said }}</p>
     <p v-if="busy" role="status">It is being done, and the lists are read anew …</p>
     <p v-if="!data && !error" role="status">Looking for pairs …</p>

@@ -29,7 +29,7 @@ const NAMES: Record<What, string> = {
 }
 
 const queries = useQueryClient()
-const { withDuty } = useColleagues()
+const { withDuty, problem: noColleagues } = useColleagues()
 const whats = computed<readonly What[]>(() =>
   id === '' ? ['MORNING'] : ['LIST', 'NEW', 'MORNING'],
 )
@@ -159,7 +159,9 @@ async function sendMe(what: What) {
           </span>
         </li>
       </ul>
-      <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
+      <p v-if="problem || noColleagues" class="notice" role="alert">
+        {{ problem || noColleagues }}
+      </p>
       <button v-if="!changing" class="word" @click="change(undefined)">
         Have something sent at a time
       </button>

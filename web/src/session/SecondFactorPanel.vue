@@ -119,8 +119,8 @@ function readAgain() {
         <Button type="button" text label="Leave it" @click="offered = undefined" />
       </span>
     </form>
-    <p v-else-if="!mine" class="quiet" role="status">Looking whether there is one …</p>
-    <form v-else class="form" @submit.prevent="mine.since ? renew() : begin()">
+    <p v-else-if="!mine && !error" class="quiet" role="status">Looking whether there is one …</p>
+    <form v-else-if="mine" class="form" @submit.prevent="mine.since ? renew() : begin()">
       <p v-if="mine.since" class="whole">
         Besides the password a code is asked for, since {{ timeWords(mine.since) }}.
         {{ count(mine.recoveryCodes) }}

@@ -23,7 +23,7 @@ const RIGHTS: readonly { right: Right; name: string }[] = [
 ]
 
 const queries = useQueryClient()
-const { colleagues, groups, withDuty } = useColleagues()
+const { colleagues, groups, withDuty, fetched, problem: unknown } = useColleagues()
 const shared = shallowRef<Schemas['SharingView']>()
 const owner = ref('')
 const everybody = ref<Right>('NONE')
@@ -31,7 +31,7 @@ const shares = ref<Grant[]>([])
 const opened = ref(0)
 const { ask, forget, problem: asked } = useNewest()
 const { save: keep, say, saving, problem: refused } = useSaving(opened)
-const problem = computed(() => refused.value || asked.value)
+const problem = computed(() => refused.value || asked.value || unknown.value)
 const address = computed(() => `/api/sharing/${encodeURIComponent(id)}` as const)
 
 const owners = computed(() => withDuty('COORDINATE'))
@@ -108,7 +108,7 @@ async function save() {
     action="Save"
     :problem="problem"
     :busy="saving"
-    :ready="shared !== undefined"
+    :fetching="shared && fetched ? '' : 'With whom it is shared is being fetched.'"
     @done="save"
   >
     <label for="share-owner">Whose it is</label>

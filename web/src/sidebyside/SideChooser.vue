@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { send, sendJson, type Schemas } from '@/api/client'
+import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { rostersQuery } from '@/criteria'
 import { OpenDates, ReadAs } from '@/files'
@@ -20,8 +20,8 @@ const { title, waitsFor } = defineProps<{
 }>()
 const emit = defineEmits<{ files: [files: File[]] }>()
 
-const { data: rosters } = useQuery(rostersQuery)
-const { data: lists } = useLists()
+const { data: rosters, error: noRosters } = useQuery(rostersQuery)
+const { data: lists, error: noLists } = useLists()
 const picker = useTemplateRef('picker')
 const over = ref(false)
 const chosen = ref<string>()
@@ -131,6 +131,9 @@ defineExpose({ bring, bringFile })
         @change="given(picker?.files)"
       />
     </div>
+    <p v-if="noRosters ?? noLists" class="notice" role="alert">
+      {{ sentenceOf(noRosters ?? noLists) }}
+    </p>
     <ReadAs
       v-if="file && side?.readAs"
       :found="side.readAs"

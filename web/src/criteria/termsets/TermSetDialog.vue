@@ -69,7 +69,7 @@ watch(visible, (shown) => {
     name.value = termSet?.name ?? ''
     opened.value += 1
     find.value = ''
-    found.value = []
+    found.value = undefined
     say('')
     members.value = [...(termSet?.members ?? [])]
     leftOut.value = [...((shared.value?.leftOut ?? []) as JsonObject[])]
@@ -202,7 +202,10 @@ function takeShared() {
       <div class="found">
         <section v-for="part in parts" :key="part.label" :aria-label="part.label">
           <h2 v-if="part.title">{{ part.title }}</h2>
-          <p v-if="part.terms.length === 0" class="quiet">
+          <p v-if="!part.terms" class="quiet" role="status">
+            {{ problem ? '' : 'The records are being looked through.' }}
+          </p>
+          <p v-else-if="part.terms.length === 0" class="quiet">
             Nothing in the records holds “{{ typed }}”. It can be added all the same.
           </p>
           <TermTable

@@ -42,6 +42,7 @@ function changes(now: Schemas['TermSetView'], before: Schemas['TermSetView'] | u
   <details @toggle="shown = ($event.target as HTMLDetailsElement).open">
     <summary>Versions: {{ version }}</summary>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <p v-else-if="shown && !versions" class="quiet">The versions are being fetched.</p>
     <ol>
       <li v-for="{ one, words } in told" :key="one.version">
         Version {{ one.version }},

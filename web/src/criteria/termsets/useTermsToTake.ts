@@ -1,9 +1,9 @@
-import { send, type Schemas } from '@/api/client'
+import { send, sentenceOf, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { dayOfInstant, timeWords } from '@/days'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, ref, watch, type Ref } from 'vue'
+import { computed, shallowRef, watch, type Ref } from 'vue'
 import type { Term } from './members'
 
 /** What can be taken into a term set: what looks like it belongs, and what is found in the records. */
@@ -15,7 +15,8 @@ export function useTermsToTake(
   /** Whether a term was taken, or left out on purpose. */
   isSettled: (term: Term) => boolean,
 ) {
-  const found = ref<Term[]>([])
+  /** Nothing while it is not known. */
+  const found = shallowRef<readonly Term[]>()
   const finding = useNewest()
   const wanted = refDebounced(find, 150)
 
@@ -35,7 +36,7 @@ export function useTermsToTake(
     { immediate: true },
   )
 
-  const { data: offered } = useQuery({
+  const { data: offered, error: notOffered } = useQuery({
     queryKey: computed(() => ['termSets', holds.value?.id, 'offered', holds.value?.version]),
     queryFn: () =>
       send<Schemas['Offered']>(
@@ -75,5 +76,11 @@ export function useTermsToTake(
       : [inRecords]
   })
 
-  return { found, parts, problem: finding.problem }
+  return {
+    found,
+    parts,
+    problem: computed(
+      () => finding.problem.value || (notOffered.value ? sentenceOf(notOffered.value) : ''),
+    ),
+  }
 }

@@ -20,7 +20,7 @@ const { data: sharedTermSets } = useQuery(sharedQuery)
 const text = ref('')
 const shown = ref('')
 const mistakes = ref<Mistake[]>([])
-const { ask, forget, problem: showing } = useNewest()
+const { ask, asking, forget, problem: showing } = useNewest()
 const reading = useNewest()
 const said = ref('')
 const problem = computed(() => said.value || showing.value || reading.problem.value)
@@ -96,7 +96,9 @@ async function goTo(mistake: Mistake) {
 <template>
   <Dialog v-model:visible="visible" modal header="The set as text" :style="{ width: '860px' }">
     <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
+    <p v-if="asking" class="quiet" role="status">The text is being written.</p>
     <Textarea
+      v-else
       id="set-text"
       v-model="text"
       aria-label="The set as text"

@@ -28,11 +28,20 @@ class ChangesTest {
                     young,1990,,
                     forty,1986-01-01,,
                     booked,1960,,
+                    on-the-day,1960,,
+                    day-after,1960,,
+                    turned-399-days-ago,1975-10-20,,
+                    turned-400-days-ago,1975-10-19,,
                     """, """
                     person_id,kind,on
                     runs-out,visit,2025-11-18
                     seen,visit,2026-11-10
                     booked,visit,2026-11-20
+                    on-the-day,call,2026-11-16
+                    on-the-day,letter,2026-11-01
+                    on-the-day,text,2026-11-18
+                    day-after,call,2026-11-17
+                    day-after,letter,2026-11-01
                     """);
 
     private static final CriteriaSet SET = set(50);
@@ -74,6 +83,41 @@ class ChangesTest {
     }
 
     @Test
+    void a_record_of_the_day_of_the_reading_before_was_known_then() {
+        CriteriaSet exempt = Records.set(RECORDS, "'exclude': [%s]".formatted(threeDaysAgo("call")));
+        assertThat(changes(exempt).of(person("on-the-day"), Outcome.YES))
+                .map(Change::cause)
+                .contains(Cause.TIME);
+        assertThat(changes(exempt).of(person("day-after"), Outcome.YES))
+                .contains(new Change(Cause.EXEMPT, "Exempt: Call on 17 Nov 2026."));
+    }
+
+    @Test
+    void of_what_should_be_there_any_that_is_new_tells_but_not_what_is_switched_off() {
+        CriteriaSet two = Records.set(RECORDS, """
+                'shouldHave': {'rule': {'atLeast': 2}, 'of': [%s, %s, %s]}""".formatted(
+                        threeDaysAgo("call"),
+                        threeDaysAgo("letter"),
+                        threeDaysAgo("text").replace("{'id'", "{'off': true, 'id'")));
+        assertThat(changes(two).of(person("on-the-day"), Outcome.YES))
+                .map(Change::cause)
+                .contains(Cause.TIME);
+        assertThat(changes(two).of(person("day-after"), Outcome.YES))
+                .map(Change::cause)
+                .contains(Cause.DONE);
+    }
+
+    @Test
+    void a_turn_is_looked_for_400_days_back() {
+        CriteriaSet aged = Records.set(RECORDS, "'include': [{'id': 'age', 'test': {'age': {'from': 50}}}]");
+        Changes longAgo = new Changes(aged, LocalDate.of(2025, 1, 1), reading(aged), ChangesTest::asOf);
+        assertThat(longAgo.of(person("turned-399-days-ago"), Outcome.NO))
+                .contains(new Change(Cause.TIME, "Comes of the age on 20 Oct 2025."));
+        assertThat(longAgo.of(person("turned-400-days-ago"), Outcome.NO))
+                .contains(new Change(Cause.TIME, "Time went by from 1 Jan 2025 to 23 Nov 2026."));
+    }
+
+    @Test
     void somebody_is_exempt_or_died() {
         assertChange("moved", Outcome.YES, Cause.EXEMPT, "Exempt: Status is moved away.");
         assertChange("dead", Outcome.YES, Cause.DIED, "Recorded as deceased.");
@@ -95,6 +139,11 @@ class ChangesTest {
         assertThat(back.of(person("forty"), Outcome.NO))
                 .contains(
                         new Change(Cause.CRITERIA, "The criteria changed: “aged 50 or over” keeps them off no more."));
+    }
+
+    private static String threeDaysAgo(String kind) {
+        return "{'id': '%s', 'test': {'events': {'kinds': ['%s'], 'window': {'ago': ['P90D', 'P3D']}}}}"
+                .formatted(kind, kind);
     }
 
     private static void assertChange(String person, Outcome was, Cause cause, String words) {

@@ -121,6 +121,33 @@ class CriteriaReaderTest {
         assertThat(problemsOf(parts, Map.of("every", "P1Y"))).isEmpty();
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "number | [0, 2.5]                      | 2.50, 25e-1, 0, -0, 0.0 | 2, two",
+                "date   | ['2026-02-01', '2026-03']     | 2026-02-01, 2026-03     | 2026-03-01, 2026, March",
+                "text   | ['Mill Lane', 'ﬁfth']         | mill  lane, FIFTH       | Mill, ''",
+                "texts  | ['Mill Lane', 'High Street']  | mill lane, High Street;MILL LANE | Mill Lane;Elsewhere, ''",
+                "period | ['P6M', 'P1Y']                | P6M, P1Y                | P12M, p6m, 6M",
+            })
+    void a_setting_meets_a_choice_as_its_type_compares(String type, String choices, String among, String not) {
+        String start = choices.replaceAll("^\\[([^,]+),.*", type.equals("texts") ? "[$1]" : "$1");
+        String parts =
+                "'dials': [{'name': 'd', 'type': '%s', 'default': %s, 'choices': %s}]".formatted(type, start, choices);
+        for (String setting : among.split(", ")) {
+            assertThat(problemsOf(parts, Map.of("d", setting))).as(setting).isEmpty();
+        }
+        for (String setting : not.split(", ")) {
+            assertThat(problemsOf(parts, Map.of("d", setting.replace("''", ""))))
+                    .as(setting)
+                    .containsExactly("/dials/0");
+        }
+        assertThat(pointers(NOBODY, document("set", parts.replace("'default': " + start, "'default': 'elsewhere'"))))
+                .as("a default is a choice too")
+                .containsExactly("/dials/0/default");
+    }
+
     @Test
     void two_sets_of_one_id_and_circles_are_named_in_each_document() {
         CriteriaSource a = document("a", "'include': [{'id': 'x', 'test': {'member': 'b'}}]");

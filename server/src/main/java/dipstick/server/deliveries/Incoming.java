@@ -99,13 +99,13 @@ class Incoming {
             case State.Reading _, State.Trying _, State.Taking _ -> {
                 // It is looked at again next time.
             }
-            case State.Failed failed -> settle(one, () -> folder.waits(arrived, report(List.of(failed.reason()))));
-            case State.Tried _
+            case State.Failed _, State.Tried _
             when Files.size(arrived.file()) != one.size() -> {
                 // It grew after all: what was read of it is no whole file.
                 underWay.remove(one);
                 deliveries.forget(one);
             }
+            case State.Failed failed -> settle(one, () -> folder.waits(arrived, report(List.of(failed.reason()))));
             case State.Tried tried -> {
                 List<String> why = whyToWait(tried);
                 if (!why.isEmpty()) {

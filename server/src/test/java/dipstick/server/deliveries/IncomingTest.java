@@ -5,15 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Visitor;
 import dipstick.server.accounts.Role;
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.List;
 import java.util.concurrent.Callable;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -115,19 +111,6 @@ class IncomingTest {
     }
 
     @Test
-    void a_file_that_still_grows_is_left_alone_until_it_is_whole() throws Exception {
-        Path file = incoming.resolve("slow.csv");
-        List<String> lines = FIRST.replace("2026-03-02", "2026-04-01").lines().toList();
-        for (String line : lines) {
-            Files.writeString(file, line + "\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
-            Thread.sleep(60);
-        }
-        until(() -> Files.exists(incoming.resolve("taken/slow.csv")));
-        assertThat(records()).as("whole").isEqualTo(6);
-        assertThat(names(incoming.resolve("taken"))).hasSize(2);
-    }
-
-    @Test
     void a_folder_of_no_intake_and_a_link_take_nothing_in(@TempDir Path elsewhere) throws Exception {
         Path secret = Files.writeString(elsewhere.resolve("secret.csv"), FIRST.replace("1,Marl", "9,Ard"));
         Files.createSymbolicLink(incoming.resolve("link.csv"), secret);
@@ -154,11 +137,5 @@ class IncomingTest {
 
     private int records() throws Exception {
         return orla.get("/api/records").json().get("records").asInt();
-    }
-
-    private static List<String> names(Path folder) throws IOException {
-        try (Stream<Path> files = Files.list(folder)) {
-            return files.map(file -> String.valueOf(file.getFileName())).toList();
-        }
     }
 }

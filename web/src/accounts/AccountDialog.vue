@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { FormDialog } from '@/controls'
-import { LIMITS } from '@/api/limits'
+import { LIMITS, PARAMETERS } from '@/api/limits'
 import passwords from '@/session/passwords.json'
 import { ifMatch, sendJson } from '@/api/client'
 import { useSaving } from '@/api/saving'
@@ -86,7 +86,13 @@ async function save() {
   >
     <template v-if="!account">
       <label for="account-name">Signs in as</label>
-      <InputText id="account-name" v-model="draft.name" required maxlength="60" autofocus />
+      <InputText
+        id="account-name"
+        v-model="draft.name"
+        required
+        :maxlength="PARAMETERS['PUT /api/accounts/{name}'].name.maxLength"
+        autofocus
+      />
     </template>
     <label for="account-display">Name</label>
     <InputText

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PARAMETERS } from '@/api/limits'
 import { ifMatch, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
@@ -170,7 +171,12 @@ function beginGroup() {
       </label>
     </div>
     <form v-if="fetched" class="group" @submit.prevent="beginGroup">
-      <input v-model="newGroup" class="plain" aria-label="Name of a new group" maxlength="100" />
+      <input
+        v-model="newGroup"
+        class="plain"
+        aria-label="Name of a new group"
+        :maxlength="PARAMETERS['PUT /api/groups/{group}'].group.maxLength"
+      />
       <Button type="submit" size="small" text label="Begin a group" />
     </form>
 

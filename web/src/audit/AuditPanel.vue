@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PARAMETERS } from '@/api/limits'
 import { useColleagues } from '@/accounts'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
@@ -93,6 +94,7 @@ function who(account: string): string {
       </label>
       <InputText
         v-model="asked.find"
+        :maxlength="PARAMETERS['GET /api/audit'].find.maxLength"
         placeholder="A person’s id, a list"
         aria-label="Find in the log"
       />

@@ -75,6 +75,20 @@ it('shows the criterion alone while its level is pointed at or has the focus', a
   await shown.find('.on-stick').trigger('mouseleave')
   await shown.find('.level').trigger('focusin')
   expect(shown.find('[role=tooltip]').exists()).toBe(true)
+  window.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape' }))
+  await shown.vm.$nextTick()
+  expect(shown.find('[role=tooltip]').exists(), 'what is under it can be read').toBe(false)
+})
+
+it('names its numbers for who hears them by themselves', () => {
+  const names = line()
+    .findAll('button[aria-label]')
+    .map((one) => one.attributes('aria-label'))
+  expect(names.slice(0, 3)).toEqual([
+    '5: Left after “aged 18 or over”',
+    '1 can’t tell: Can’t tell after “aged 18 or over”',
+    '0 fell: Fell at “aged 18 or over”',
+  ])
 })
 
 it('is typed anew, from the words that it has', async () => {

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
 import { meaningOf } from '@/help'
-import { Stick, count } from '@/stick'
+import { count } from '@/stick'
 import InputText from 'primevue/inputtext'
 import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
-import { computed, nextTick, ref, useId, useTemplateRef, type ComponentPublicInstance } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, type ComponentPublicInstance } from 'vue'
 import type { CriteriaDocument, Criterion, JsonObject, TermSet } from './document'
 import { mendOf, type Doubt } from './doubts'
+import { fellWord, named, titleOf, type Side } from './levelNames'
+import CriterionNumbers from './CriterionNumbers.vue'
 import SentenceText from './SentenceText.vue'
 import { TypedLine } from './typed'
 import type { Behind } from './who'
@@ -45,16 +47,7 @@ const words = computed(() => {
   return all.length > LONGEST_WORDS ? `${all.slice(0, LONGEST_WORDS - 1).trimEnd()}…` : all
 })
 
-const shown = computed(() => level.left)
-const ghost = computed(() => before?.left?.yes)
-
-/** Of what should be on record nobody falls: some lack it. */
-const fellWord = computed(() => (level.section === 'SHOULD_HAVE' ? 'lack it' : 'fell'))
-
-/** While its level is pointed at or has the focus, the stick shows the criterion alone. */
-const peeking = ref(false)
-const peek = useId()
-const alone = computed(() => (peeking.value ? level.alone : undefined))
+const fell = computed(() => `${count(level.fell ?? 0)} ${fellWord(level.section)}`)
 
 const unsure = computed(() => criterion.unsure ?? 'ask')
 
@@ -148,7 +141,7 @@ function mend(doubt: Doubt) {
       emit('act', way.act)
       break
     case 'who':
-      whoLeft(way.part)
+      whoIs(way.part)
       break
     case 'termSet':
       emit('termSet', doubt.subject)
@@ -164,12 +157,12 @@ function mend(doubt: Doubt) {
   }
 }
 
-function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
-  const which =
-    level.section === 'SHOULD_HAVE'
-      ? { LEFT: 'Meet', MAYBE_LEFT: 'Can’t tell at', FELL: 'Lack' }[part]
-      : { LEFT: 'Left after', MAYBE_LEFT: 'Can’t tell after', FELL: 'Fell at' }[part]
-  emit('who', { part, criterion: criterion.id, title: `${which} “${words.value}”` })
+function whoIs(side: Side) {
+  emit('who', {
+    part: side,
+    criterion: criterion.id,
+    title: titleOf(level.section, side, words.value),
+  })
 }
 </script>
 
@@ -181,46 +174,14 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
     :data-criterion="criterion.id"
     @keydown="onKey"
   >
-    <Stick
-      :value="(alone ?? shown)?.yes ?? 0"
-      :unsure="(alone ?? shown)?.unsure ?? 0"
-      :total="people"
-      :ghost="alone ? shown?.yes : ghost"
+    <CriterionNumbers
+      :level="level"
+      :before="before"
+      :people="people"
+      :off="criterion.off === true"
+      :words="words"
+      @who="whoIs"
     />
-    <div
-      class="on-stick"
-      @mouseenter="peeking = true"
-      @mouseleave="peeking = false"
-      @focusin="peeking = true"
-      @focusout="peeking = false"
-    >
-      <template v-if="shown">
-        <button
-          class="word level"
-          :title="meaningOf('level')"
-          :aria-describedby="alone ? peek : undefined"
-          @click="whoLeft('LEFT')"
-        >
-          {{ count(shown.yes) }}
-        </button>
-        <button
-          v-if="shown.unsure"
-          class="word"
-          data-level="unsure"
-          :title="meaningOf('mayBeLeft')"
-          @click="whoLeft('MAYBE_LEFT')"
-        >
-          {{ count(shown.unsure) }} can’t tell
-        </button>
-        <span v-if="ghost !== undefined && ghost !== shown.yes">was {{ count(ghost) }}</span>
-      </template>
-      <span v-else-if="criterion.off" class="quiet">off</span>
-      <p v-if="alone" :id="peek" class="peek" role="tooltip">
-        Alone: yes for {{ count(alone.yes)
-        }}<template v-if="alone.unsure">, can’t tell for {{ count(alone.unsure) }}</template
-        >.<br />It alone keeps {{ count(level.onlyByIt ?? 0) }} off the list.
-      </p>
-    </div>
     <div class="words">
       <InputText
         v-if="labelling"
@@ -266,10 +227,11 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
     <button
       v-if="level.fell !== undefined"
       class="word fell"
+      :aria-label="named(fell, level.section, 'FELL', words)"
       :title="meaningOf(level.section === 'SHOULD_HAVE' ? 'lackIt' : 'fell')"
-      @click="whoLeft('FELL')"
+      @click="whoIs('FELL')"
     >
-      {{ count(level.fell) }} {{ fellWord }}
+      {{ fell }}
     </button>
     <span v-else />
     <button
@@ -302,20 +264,6 @@ function whoLeft(part: 'LEFT' | 'MAYBE_LEFT' | 'FELL') {
 .typing {
   padding: 0;
   background: none;
-}
-
-.peek {
-  position: absolute;
-  z-index: 4;
-  top: 30px;
-  left: calc(var(--stick) + 4px);
-  margin: 0;
-  padding: 4px 9px;
-  background: var(--sheet);
-  border: 1px solid var(--ink);
-  border-radius: 3px;
-  white-space: nowrap;
-  pointer-events: none;
 }
 
 .fell {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { send, sendJson, type Schemas } from '@/api/client'
-import { LIMITS } from '@/api/limits'
+import { LIMITS, PARAMETERS } from '@/api/limits'
 import { useNewest } from '@/api/newest'
 import { useSaving } from '@/api/saving'
 import { useTyping } from '@/api/typing'
@@ -109,7 +109,13 @@ async function remove() {
     <p v-if="problem" class="notice whole" role="alert">{{ problem }}</p>
     <label for="letter-name">Letter</label>
     <span class="which">
-      <InputText id="letter-name" v-model="name" list="letters-known" required maxlength="100" />
+      <InputText
+        id="letter-name"
+        v-model="name"
+        list="letters-known"
+        required
+        :maxlength="PARAMETERS['PUT /api/letters/{name}/{language}'].name.maxLength"
+      />
       <datalist id="letters-known">
         <option v-for="one in templates" :key="one.name + one.language" :value="one.name" />
       </datalist>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PARAMETERS } from '@/api/limits'
 import { usePageTitle } from '@/address'
 import { sentenceOf } from '@/api/client'
 import { count } from '@/stick'
@@ -53,6 +54,7 @@ function focusFirst() {
         id="find-people"
         v-model="typed"
         fluid
+        :maxlength="PARAMETERS['GET /api/people'].find.maxLength"
         placeholder="Name, id, birth date, or phone"
         aria-label="Find people"
         @keydown.down.prevent="focusFirst"

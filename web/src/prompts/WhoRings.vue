@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { findBy } from '@/api/found'
-import { LIMITS } from '@/api/limits'
+import { LIMITS, PARAMETERS } from '@/api/limits'
 import { sendWork, workOf } from '@/api/work'
 import { dayWords } from '@/days'
 import { count } from '@/stick'
@@ -160,7 +160,7 @@ function saveDismissal(reason: string, until: string) {
       v-model="typed"
       autofocus
       fluid
-      maxlength="200"
+      :maxlength="PARAMETERS['GET /api/who'].find.maxLength"
       autocomplete="off"
       placeholder="Name, birth date, or phone"
       aria-label="Find who rings or walks in"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PARAMETERS } from '@/api/limits'
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { useSaving } from '@/api/saving'
@@ -197,7 +198,11 @@ function takeShared() {
       </label>
       <label>
         Find in the records
-        <InputText v-model="find" placeholder="Type a code or wording" />
+        <InputText
+          v-model="find"
+          :maxlength="PARAMETERS['GET /api/records/terms'].find.maxLength"
+          placeholder="Type a code or wording"
+        />
       </label>
       <div class="found">
         <section v-for="part in parts" :key="part.label" :aria-label="part.label">

@@ -1,5 +1,6 @@
 package dipstick.core.doubts;
 
+import dipstick.core.text.Shortened;
 import dipstick.core.criteria.Criterion;
 import dipstick.core.wording.SentencePrinter;
 import java.time.LocalDate;
@@ -17,6 +18,6 @@ final class CriterionWords {
                 .filter(label -> !label.isBlank())
                 .orElseGet(
                         () -> new SentencePrinter(asOf).print(criterion.test()).text());
-        return "“" + (words.length() > LONGEST ? words.substring(0, LONGEST - 1).strip() + "…" : words) + "”";
+        return "“" + Shortened.toldSo(LONGEST, words) + "”";
     }
 }

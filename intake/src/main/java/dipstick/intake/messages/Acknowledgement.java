@@ -1,5 +1,6 @@
 package dipstick.intake.messages;
 
+import dipstick.core.text.Shortened;
 import ca.uhn.hl7v2.HL7Exception;
 import ca.uhn.hl7v2.parser.DefaultEscaping;
 import ca.uhn.hl7v2.parser.EncodingCharacters;
@@ -79,7 +80,7 @@ public final class Acknowledgement {
 
     private static String plain(String reason) {
         String line = reason.replaceAll("\\s+", " ");
-        return ESCAPING.escape(line.length() <= LONGEST_REASON ? line : line.substring(0, LONGEST_REASON) + "…", USUAL);
+        return ESCAPING.escape(Shortened.toldSo(LONGEST_REASON, line), USUAL);
     }
 
     private static Optional<Segment> header(String message) {

@@ -1,5 +1,6 @@
 package dipstick.server.accounts;
 
+import dipstick.core.text.Shortened;
 import dipstick.server.accounts.openid.Claims;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
@@ -134,7 +135,7 @@ class OpenIdAccounts {
 
     private static Optional<String> displayName(Claims claims) {
         return claims.text("name")
-                .map(name -> name.substring(0, Math.min(name.length(), Accounts.LONGEST_DISPLAY_NAME)));
+                .map(name -> Shortened.to(Accounts.LONGEST_DISPLAY_NAME, name));
     }
 
     private Optional<String> provider(Claims claims) {

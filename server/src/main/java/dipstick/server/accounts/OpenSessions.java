@@ -1,5 +1,6 @@
 package dipstick.server.accounts;
 
+import dipstick.core.text.Shortened;
 import dipstick.server.practice.Today;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
@@ -55,7 +56,7 @@ class OpenSessions implements HttpSessionListener {
                         UUID.randomUUID().toString(),
                         account,
                         request.getRemoteAddr(),
-                        browser.substring(0, Math.min(browser.length(), LONGEST_BROWSER)),
+                        Shortened.to(LONGEST_BROWSER, browser),
                         today.now(),
                         session));
     }

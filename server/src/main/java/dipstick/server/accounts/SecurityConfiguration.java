@@ -1,5 +1,6 @@
 package dipstick.server.accounts;
 
+import dipstick.core.text.Shortened;
 import dipstick.server.audit.Act;
 import dipstick.server.audit.AuditLog;
 import dipstick.server.web.ProblemResponse;
@@ -83,6 +84,6 @@ class SecurityConfiguration {
     }
 
     private static String shortened(String address) {
-        return address.substring(0, Math.min(address.length(), LONGEST_ADDRESS));
+        return Shortened.to(LONGEST_ADDRESS, address);
     }
 }

@@ -1,5 +1,6 @@
 package dipstick.server.audit;
 
+import jakarta.validation.constraints.Size;
 import dipstick.server.practice.Today;
 import dipstick.server.web.Days;
 import dipstick.server.web.Download;
@@ -67,9 +68,9 @@ class AuditController {
     @GetMapping
     AuditPage find(
             @RequestParam Optional<Long> before,
-            @RequestParam(defaultValue = "") String account,
-            @RequestParam(defaultValue = "") String act,
-            @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "") @Size(max = 200) String account,
+            @RequestParam(defaultValue = "") @Size(max = 200) String act,
+            @RequestParam(defaultValue = "") @Size(max = 200) String find,
             @RequestParam Optional<LocalDate> from,
             @RequestParam Optional<LocalDate> through,
             HttpServletRequest request) {

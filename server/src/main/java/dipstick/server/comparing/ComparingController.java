@@ -1,5 +1,6 @@
 package dipstick.server.comparing;
 
+import jakarta.validation.constraints.Size;
 import dipstick.core.changes.Change;
 import dipstick.core.population.Population;
 import dipstick.server.accounts.Accounts;
@@ -127,7 +128,7 @@ class ComparingController {
 
     /** The last readings of two lists. */
     @GetMapping("/api/lists-compared")
-    ListsCompared lists(@RequestParam String one, @RequestParam String other) {
+    ListsCompared lists(@RequestParam @Size(max = 200) String one, @RequestParam @Size(max = 200) String other) {
         sharing.require(one, Right.VIEW);
         sharing.require(other, Right.VIEW);
         TakenReading first = latest(one);

@@ -1,5 +1,6 @@
 package dipstick.server.deliveries;
 
+import dipstick.core.text.Shortened;
 import dipstick.intake.describe.Intake;
 import dipstick.intake.files.RowsFile;
 import dipstick.server.web.Download;
@@ -48,8 +49,7 @@ class DeliveryController {
 
     @PostMapping
     DeliveryViews.DeliveryView receive(@RequestParam String name, HttpServletRequest request) throws IOException {
-        String shortName = name.length() <= LONGEST_NAME ? name : name.substring(0, LONGEST_NAME);
-        return views.view(deliveries.receive(shortName, request.getInputStream(), Optional.empty()));
+        return views.view(deliveries.receive(Shortened.to(LONGEST_NAME, name), request.getInputStream(), Optional.empty()));
     }
 
     @GetMapping("/{id}")

@@ -1,5 +1,6 @@
 package dipstick.server.deliveries;
 
+import dipstick.core.text.Shortened;
 import dipstick.intake.messages.Acknowledgement;
 import dipstick.server.practice.Today;
 import jakarta.annotation.PostConstruct;
@@ -151,7 +152,7 @@ class MessagePort {
     }
 
     private static String upTo(String text) {
-        return text.length() <= LONGEST_NAME ? text : text.substring(0, LONGEST_NAME);
+        return Shortened.to(LONGEST_NAME, text);
     }
 
     /** What stands between the marks; nothing at the end. What stands outside of them is none of a message. */

@@ -1,5 +1,6 @@
 package dipstick.server.files;
 
+import dipstick.core.text.Shortened;
 import dipstick.intake.files.Packed;
 import dipstick.intake.rows.UnreadableRows;
 import dipstick.server.practice.PracticeSettings;
@@ -49,7 +50,7 @@ public class SentFiles {
      * @param name of the file, of which no more than {@value #LONGEST_NAME} letters are taken
      */
     public <T> T read(String name, InputStream bytes, Reader<T> reader) throws IOException {
-        String shortName = name.length() <= LONGEST_NAME ? name : name.substring(0, LONGEST_NAME);
+        String shortName = Shortened.to(LONGEST_NAME, name);
         Path own = Files.createDirectories(folder.resolve(UUID.randomUUID().toString()));
         try {
             Path file = own.resolve("sent");

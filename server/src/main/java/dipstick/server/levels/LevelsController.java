@@ -1,5 +1,6 @@
 package dipstick.server.levels;
 
+import jakarta.validation.constraints.Size;
 import dipstick.core.population.Population;
 import dipstick.core.text.NormalText;
 import dipstick.server.audit.Act;
@@ -86,8 +87,8 @@ class LevelsController {
     @GetMapping("/api/lists/{set}/levels")
     ListLevels levels(
             @PathVariable String set,
-            @RequestParam(defaultValue = "") String field,
-            @RequestParam(defaultValue = "") String part) {
+            @RequestParam(defaultValue = "") @Size(max = 200) String field,
+            @RequestParam(defaultValue = "") @Size(max = 400) String part) {
         sharing.require(set, Right.VIEW);
         if (!field.isEmpty() && !ReadPart.FIELDS.contains(field)) {
             throw Problems.refused(

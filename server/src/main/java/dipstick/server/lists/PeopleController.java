@@ -1,5 +1,6 @@
 package dipstick.server.lists;
 
+import jakarta.validation.constraints.Size;
 import dipstick.core.Outcome;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.evaluate.Evaluator;
@@ -74,7 +75,7 @@ class PeopleController {
     record Standing(String set, String name, Optional<Outcome> list, String due, String why) {}
 
     @GetMapping
-    PeopleSearch.Found find(@RequestParam(defaultValue = "") String find) {
+    PeopleSearch.Found find(@RequestParam(defaultValue = "") @Size(max = 200) String find) {
         Colleague who = accounts.here();
         Evaluator evaluator = evaluators.asOf(Optional.empty());
         PeopleSearch.Found found = new PeopleSearch(evaluator.population(), practice.dayFirst())

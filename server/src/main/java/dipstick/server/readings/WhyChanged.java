@@ -1,5 +1,6 @@
 package dipstick.server.readings;
 
+import dipstick.core.text.Shortened;
 import dipstick.core.Outcome;
 import dipstick.core.changes.Change;
 import dipstick.core.changes.Changes;
@@ -96,7 +97,7 @@ class WhyChanged {
 
     /** A long sentence, such as one that names hundreds of values, is cut where the table ends. */
     static String fitting(String words) {
-        return words.length() <= LONGEST_WORDS ? words : words.substring(0, LONGEST_WORDS - 1) + "…";
+        return Shortened.toldSo(LONGEST_WORDS, words);
     }
 
     private static Outcome outcome(ReadMember member) {

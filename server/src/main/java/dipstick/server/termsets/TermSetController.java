@@ -102,7 +102,7 @@ class TermSetController {
 
     /** The terms of the records whose words hold what is looked for, most frequent first. */
     @GetMapping("/api/records/terms")
-    List<TermView> terms(@RequestParam(defaultValue = "") String find) {
+    List<TermView> terms(@RequestParam(defaultValue = "") @Size(max = 200) String find) {
         return Terms.find(events(), find).stream().map(TermView::of).toList();
     }
 

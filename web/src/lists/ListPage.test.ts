@@ -60,6 +60,24 @@ describe('a list as of a day', () => {
     ])
   })
 
+  it('sorts what is not known last, whichever way', async () => {
+    const ages: Record<string, string> = { Marl: '9', Tove: '', Vask: '74–75' }
+    asked['GET /api/lists/hearing'] = {
+      ...LIST,
+      rows: LIST.rows.map((one) => ({
+        ...one,
+        person: { ...one.person, age: ages[one.person.name] ?? '' },
+      })),
+    }
+    const wrapper = await page()
+    const age = wrapper.findAll('th').find((one) => one.text() === 'Age')
+    const names = () => wrapper.findAll('tbody tr').map((one) => one.find('button').text())
+    await age?.trigger('click')
+    expect(names()).toEqual(['Marl', 'Vask', 'Tove'])
+    await age?.trigger('click')
+    expect(names()).toEqual(['Vask', 'Marl', 'Tove'])
+  })
+
   it('opens who was asked for last, whichever answer comes last', async () => {
     const wrapper = await page()
     const answers = { 2: later<Response>(), 3: later<Response>() }

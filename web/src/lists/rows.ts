@@ -1,17 +1,17 @@
 import type { Schemas } from '@/api/client'
 import { sortKey } from '@/fields'
 
-/** A person on a list as the table shows and sorts them. */
+/** A person on a list as the table shows and sorts them; what is not known stands last, whichever way it is sorted. */
 export interface Row {
   id: string
   name: string
   age: string
-  ageKey: number
+  ageKey: number | undefined
   due: string
-  /** Never having been met comes first, then the earliest due date; without one, last. */
+  /** Never having been met comes before the earliest due date. */
   dueKey: string
   overdue: string
-  overdueKey: number
+  overdueKey: number | undefined
   band: string
   state: 'on' | 'check'
   phone: string
@@ -28,7 +28,6 @@ export interface Row {
   findable: string
 }
 
-const NO_DUE_DATE = '9999-12-31'
 const NEVER_MET = '0000-00-00'
 
 export function rowOf(row: Schemas['ListRow']): Row {
@@ -37,11 +36,11 @@ export function rowOf(row: Schemas['ListRow']): Row {
     id: person.id,
     name: person.name,
     age: person.age,
-    ageKey: person.age === '' ? -1 : Number.parseInt(person.age),
+    ageKey: person.age === '' ? undefined : Number.parseInt(person.age),
     due: row.due,
-    dueKey: row.due === 'never' ? NEVER_MET : row.due || NO_DUE_DATE,
+    dueKey: row.due === 'never' ? NEVER_MET : row.due,
     overdue: row.overdueDays !== undefined && row.overdueDays >= 0 ? String(row.overdueDays) : '',
-    overdueKey: row.due === 'never' ? Number.MAX_SAFE_INTEGER : (row.overdueDays ?? -1_000_000),
+    overdueKey: row.due === 'never' ? Number.MAX_SAFE_INTEGER : row.overdueDays,
     band: row.band,
     state: row.state === 'ON' ? 'on' : 'check',
     phone: person.phone,

@@ -45,13 +45,12 @@ function save(reason: string, until: string) {
 
 <template>
   <section aria-label="Coming in">
-    <h2>
-      <span
-        >Coming in this week
-        <span v-if="coming" class="quiet">{{ count(coming.length) }}</span></span
-      >
-      <RouterLink to="/today/coming-in" class="sheet">Sheet for the morning</RouterLink>
-    </h2>
+    <div class="top">
+      <h2>
+        Coming in this week <span v-if="coming" class="quiet">{{ count(coming.length) }}</span>
+      </h2>
+      <RouterLink to="/today/coming-in">Sheet for the morning</RouterLink>
+    </div>
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-else-if="!coming" class="quiet">Who comes in is being looked up.</p>
     <p v-else-if="coming.length === 0" class="quiet">
@@ -98,21 +97,21 @@ section {
   overflow: auto;
 }
 
-h2 {
+.top {
   display: flex;
   flex-wrap: wrap;
   justify-content: space-between;
+  align-items: baseline;
   gap: 0 10px;
   margin: 8px 0 4px;
 }
 
-h2 .quiet,
-.sheet {
-  font-weight: 400;
+h2 {
+  margin: 0;
 }
 
-.sheet {
-  font-size: 0.95rem;
+h2 .quiet {
+  font-weight: 400;
 }
 
 ol {

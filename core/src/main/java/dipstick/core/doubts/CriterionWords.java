@@ -1,7 +1,7 @@
 package dipstick.core.doubts;
 
-import dipstick.core.text.Shortened;
 import dipstick.core.criteria.Criterion;
+import dipstick.core.text.Shortened;
 import dipstick.core.wording.SentencePrinter;
 import java.time.LocalDate;
 

@@ -134,8 +134,7 @@ class OpenIdAccounts {
     }
 
     private static Optional<String> displayName(Claims claims) {
-        return claims.text("name")
-                .map(name -> Shortened.to(Accounts.LONGEST_DISPLAY_NAME, name));
+        return claims.text("name").map(name -> Shortened.to(Accounts.LONGEST_DISPLAY_NAME, name));
     }
 
     private Optional<String> provider(Claims claims) {

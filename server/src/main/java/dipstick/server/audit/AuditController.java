@@ -1,11 +1,11 @@
 package dipstick.server.audit;
 
-import jakarta.validation.constraints.Size;
 import dipstick.server.practice.Today;
 import dipstick.server.web.Days;
 import dipstick.server.web.Download;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;

@@ -1,6 +1,5 @@
 package dipstick.server.comparing;
 
-import jakarta.validation.constraints.Size;
 import dipstick.core.changes.Change;
 import dipstick.core.population.Population;
 import dipstick.server.accounts.Accounts;
@@ -19,6 +18,7 @@ import dipstick.server.records.Views;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import dipstick.server.web.Problems;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

@@ -49,7 +49,8 @@ class DeliveryController {
 
     @PostMapping
     DeliveryViews.DeliveryView receive(@RequestParam String name, HttpServletRequest request) throws IOException {
-        return views.view(deliveries.receive(Shortened.to(LONGEST_NAME, name), request.getInputStream(), Optional.empty()));
+        return views.view(
+                deliveries.receive(Shortened.to(LONGEST_NAME, name), request.getInputStream(), Optional.empty()));
     }
 
     @GetMapping("/{id}")

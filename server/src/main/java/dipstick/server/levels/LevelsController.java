@@ -1,6 +1,5 @@
 package dipstick.server.levels;
 
-import jakarta.validation.constraints.Size;
 import dipstick.core.population.Population;
 import dipstick.core.text.NormalText;
 import dipstick.server.audit.Act;
@@ -17,6 +16,7 @@ import dipstick.server.records.Views;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
 import dipstick.server.web.Problems;
+import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

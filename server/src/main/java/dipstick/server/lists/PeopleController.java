@@ -1,6 +1,5 @@
 package dipstick.server.lists;
 
-import jakarta.validation.constraints.Size;
 import dipstick.core.Outcome;
 import dipstick.core.criteria.InvalidCriteria;
 import dipstick.core.evaluate.Evaluator;
@@ -22,6 +21,7 @@ import dipstick.server.readings.ListCriteria;
 import dipstick.server.records.OtherNumbers;
 import dipstick.server.sharing.Right;
 import dipstick.server.sharing.Sharing;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -1,6 +1,5 @@
 package dipstick.server.readings;
 
-import dipstick.core.text.Shortened;
 import dipstick.core.Outcome;
 import dipstick.core.changes.Change;
 import dipstick.core.changes.Changes;
@@ -8,6 +7,7 @@ import dipstick.core.evaluate.Evaluator;
 import dipstick.core.evaluate.ListMember;
 import dipstick.core.evaluate.Reading;
 import dipstick.core.explain.Verdict;
+import dipstick.core.text.Shortened;
 import dipstick.server.criteria.Evaluators;
 import dipstick.server.records.Newcomers;
 import dipstick.server.records.OtherNumbers;

@@ -25,7 +25,7 @@ class NotForThemTest {
     static void begin() throws Exception {
         orla = People.signedIn("nft-orla", Role.COORDINATOR);
         other = People.signedIn("nft-other", Role.COORDINATOR);
-        People.bringIn(orla, "id,family_name,provider\nnft-1,Ash,Dr Rook\nnft-2,Birch,Dr Wren\n");
+        People.bringIn(orla, "id,family_name,provider\nnft-1,Ash,Dr Rook\nnft-2,Birch,Dr Wren\nnft-3,Elm,Dr Wren\n");
         String mine = "{\"field\": \"id\", \"startsWith\": \"nft-\"}";
         People.publishPrivately(orla, "nft-secret", set("nft-secret", mine));
         People.publish(orla, "nft-shared", set("nft-shared", mine));
@@ -67,7 +67,7 @@ class NotForThemTest {
 
     @Test
     void a_shared_list_may_rest_on_a_private_set() throws Exception {
-        assertThat(other.get("/api/lists/nft-names").json().get("rows")).hasSize(2);
+        assertThat(other.get("/api/lists/nft-names").json().get("rows")).hasSize(3);
     }
 
     @Test
@@ -100,5 +100,27 @@ class NotForThemTest {
         assertThat(manager.get("/api/workload").text())
                 .contains("lists that are not shared with you")
                 .doesNotContain("nft-secret");
+    }
+
+    @Test
+    void of_a_private_list_only_that_somebody_was_rung_is_told_so_that_nobody_rings_them_again() throws Exception {
+        Visitor caller = People.signedIn("nft-tam", Role.CALLER);
+        Desks secret = new Desks(orla, "nft-secret");
+        secret.does("TAKE", "nft-3");
+        secret.does("NOTE", "nft-3", "words", "\"told of the secret\"");
+        secret.does("ATTEMPT", "nft-3", "outcome", "\"no-answer\"", "words", "\"about the secret\"");
+        Desks shared = new Desks(caller, "nft-shared");
+        assertThat(shared.log("nft-3"))
+                .filteredOn(one -> !one.startsWith("JOINED"))
+                .containsExactly("ATTEMPT No answer");
+        JsonNode everywhere = caller.get("/api/people/nft-3/log").json();
+        assertThat(everywhere.toString()).doesNotContain("secret");
+        assertThat(everywhere
+                        .get("acts")
+                        .valueStream()
+                        .map(act -> act.get("kind").asString() + " "
+                                + act.get("list").asString()))
+                .containsExactlyInAnyOrder("ATTEMPT ", "JOINED The nft-names", "JOINED The nft-shared");
+        assertThat(new Desks(orla, "nft-secret").log("nft-3")).hasSizeGreaterThan(3);
     }
 }

@@ -43,6 +43,11 @@ public record DeskAct(
         BACK,
         HANDED_OVER;
 
+        /** Whether the person was tried to be reached, which matters whatever it was for. */
+        public boolean isContact() {
+            return this == ATTEMPT;
+        }
+
         /** Whether somebody may be in another hand, or none, after it. */
         public boolean mayMoveHands() {
             return switch (this) {

@@ -19,8 +19,10 @@ public record PersonLog(List<OnList> lists, List<LoggedAct> acts) {
             String set, String name, Standing standing, Entry.State state, String due, String why, boolean open) {}
 
     /**
-     * @param list the name of the list on which it was done; empty where whoever asks may not see that list, and then the
-     *     words are left out too
+     * Of a list that whoever asks may not see only attempts are told, without the list and without words: nobody is to be
+     * called twice in a morning, and nobody learns that there is such a list.
+     *
+     * @param list the name of the list on which it was done; empty where whoever asks may not see that list
      * @param mine whether whoever asks did it
      */
     record LoggedAct(

@@ -67,6 +67,7 @@ public class PersonLogs {
         Map<String, AttemptOutcome> known = outcomes.byId();
         Colleague who = accounts.here();
         List<LoggedAct> log = acts.ofPerson(person).stream()
+                .filter(act -> seen.containsKey(act.setId()) || act.kind().isContact())
                 .map(act -> logged(act, Optional.ofNullable(seen.get(act.setId())), known, who))
                 .toList();
         return new PersonLog(lists, log);

@@ -113,7 +113,8 @@ class NotForThemTest {
         assertThat(shared.log("nft-3"))
                 .filteredOn(one -> !one.startsWith("JOINED"))
                 .containsExactly("ATTEMPT No answer");
-        JsonNode everywhere = caller.get("/api/lists/nft-shared/desk/people/nft-3").json();
+        JsonNode everywhere =
+                caller.get("/api/lists/nft-shared/desk/people/nft-3").json();
         assertThat(everywhere.toString()).doesNotContain("secret");
         assertThat(everywhere
                         .get("acts")

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
+import { shortened } from '@/shortened'
 import { count } from '@/stick'
 import Button from 'primevue/button'
 import Menu from 'primevue/menu'
@@ -71,8 +72,7 @@ function add(name: string, when: JsonObject) {
 }
 
 function addTyped(when: JsonObject, made: TermSet[], words: string) {
-  const name =
-    words.length > LONGEST_NAME ? `${words.slice(0, LONGEST_NAME - 1).trimEnd()}…` : words
+  const name = shortened(words, LONGEST_NAME)
   const first = name.charAt(0).toUpperCase() + name.slice(1)
   emit('change', addBand(named(when, made), first, when))
 }

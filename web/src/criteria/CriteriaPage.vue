@@ -5,6 +5,7 @@ import { useSaving } from '@/api/saving'
 import { useSession } from '@/session'
 import { meaningOf } from '@/help'
 import { useLists } from '@/lists'
+import { normalText } from '@/normalText'
 import { SharingDialog } from '@/sharing'
 import { count, percent } from '@/stick'
 import { dayOfInstant, dayWords } from '@/days'
@@ -30,9 +31,9 @@ const { data, error } = useQuery(setsQuery)
 usePageTitle(() => ['Criteria'])
 
 const sets = computed(() => {
-  const words = find.value.trim().toLowerCase()
+  const words = normalText(find.value)
   return (data.value ?? [])
-    .filter((set) => `${set.name} ${set.purpose}`.toLowerCase().includes(words))
+    .filter((set) => normalText(`${set.name} ${set.purpose}`).includes(words))
     .sort((one, other) => Number(one.retired) - Number(other.retired))
 })
 

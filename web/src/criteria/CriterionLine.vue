@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
 import { meaningOf } from '@/help'
+import { shortened } from '@/shortened'
 import { count } from '@/stick'
 import InputText from 'primevue/inputtext'
 import Menu from 'primevue/menu'
@@ -42,10 +43,7 @@ const menu = useTemplateRef('menu')
 
 /** What it is called where it is spoken of: its label, else its own words as far as there is room. */
 const LONGEST_WORDS = 60
-const words = computed(() => {
-  const all = label.value.trim() || level.typed
-  return all.length > LONGEST_WORDS ? `${all.slice(0, LONGEST_WORDS - 1).trimEnd()}…` : all
-})
+const words = computed(() => shortened(label.value.trim() || level.typed, LONGEST_WORDS))
 
 const fell = computed(() => `${count(level.fell ?? 0)} ${fellWord(level.section)}`)
 

@@ -87,7 +87,6 @@ function load(from?: string): Promise<void> {
       total.value = page.total
       show.value = page.show
       top.value = page.top
-
       after.value = page.after
     },
   )
@@ -150,6 +149,15 @@ function onKey(event: KeyboardEvent) {
   }
 }
 
+// What comes after those who stand there is of the criteria by which they were listed.
+watch(
+  () => draft,
+  () => {
+    after.value = undefined
+  },
+  { flush: 'sync' },
+)
+
 // The list follows the levels: when they are new, so are the people behind a number.
 watch(
   () => [levels, behind] as const,
@@ -195,8 +203,12 @@ watch(
     <div v-if="person" ref="opened" class="opened" tabindex="-1">
       <div class="steps">
         <Button size="small" text icon="pi pi-arrow-left" label="Back" @click="back" />
-        <span class="quiet"
-          >{{ index + 1 }} of {{ count(total ?? people.length) }}, arrow keys for the next</span
+        <span v-if="total === undefined" class="quiet" role="status">Looking …</span>
+        <span v-else-if="index < 0" class="quiet"
+          >not among the {{ count(people.length) }} listed here</span
+        >
+        <span v-else class="quiet"
+          >{{ index + 1 }} of {{ count(total) }}, arrow keys for the next</span
         >
         <Button
           size="small"

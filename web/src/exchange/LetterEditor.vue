@@ -67,7 +67,12 @@ const settled = refDebounced(
 
 watch(
   settled,
-  (wanted) =>
+  (wanted) => {
+    if (!wanted.subject?.trim() && !wanted.body?.trim()) {
+      previewing.forget()
+      preview.value = undefined
+      return
+    }
     void previewing.ask(
       (signal) =>
         sendJson<Schemas['Letter']>(
@@ -79,7 +84,8 @@ watch(
       (letter) => {
         preview.value = letter
       },
-    ),
+    )
+  },
   { immediate: true },
 )
 
@@ -148,7 +154,7 @@ async function remove() {
     />
     <span>Fields</span>
     <span class="quiet">{{ fieldsWords }}</span>
-    <template v-if="preview">
+    <template v-if="preview && !previewing.problem.value">
       <span>Reads so</span>
       <div class="preview">
         <strong>{{ preview.subject }}</strong>

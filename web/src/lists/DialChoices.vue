@@ -2,7 +2,7 @@
 import type { Schemas } from '@/api/client'
 import { count } from '@/stick'
 import InputText from 'primevue/inputtext'
-import type { DialOfSet } from './readingPlan'
+import { startOf, type DialOfSet } from './readingPlan'
 
 /** What each dial of a set may be set to: the choices of the set, or what is on record and how often. */
 const turned = defineModel<Record<string, string>>({ required: true })
@@ -32,7 +32,7 @@ function idOf(dial: DialOfSet): string {
       :value="turned[dial.name] ?? ''"
       @change="turn(dial.name, ($event.target as HTMLSelectElement).value)"
     >
-      <option value="">as the set has it: {{ dial.default }}</option>
+      <option value="">as the set has it: {{ startOf(dial) }}</option>
       <option v-for="choice in dial.choices" :key="String(choice)" :value="String(choice)">
         {{ choice }}
       </option>
@@ -44,7 +44,7 @@ function idOf(dial: DialOfSet): string {
         size="small"
         class="dial"
         :list="values[dial.name] ? `${idOf(dial)}-values` : undefined"
-        :placeholder="String(dial.default)"
+        :placeholder="startOf(dial)"
         @update:model-value="turn(dial.name, $event ?? '')"
       />
       <datalist v-if="values[dial.name]" :id="`${idOf(dial)}-values`">

@@ -4,6 +4,7 @@ import { send, sentenceOf, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { dayWords } from '@/days'
 import { cellWords, fieldWords, headingWords, tellsWho } from '@/fields'
+import { normalText } from '@/normalText'
 import { PersonPanel } from '@/people'
 import { useSession } from '@/session'
 import AsOfDate from '@/shell/AsOfDate.vue'
@@ -72,7 +73,7 @@ const all = computed(() =>
 const allShown = ref(false)
 const beyond = computed(() => all.value.filter((row) => row.beyondTop).length)
 const rows = computed(() => {
-  const words = find.value.trim().toLowerCase()
+  const words = normalText(find.value)
   return all.value.filter(
     (row) => (allShown.value || !row.beyondTop) && (words === '' || row.findable.includes(words)),
   )

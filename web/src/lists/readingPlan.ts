@@ -17,6 +17,11 @@ export function dialsOf(plan: Plan | undefined): readonly DialOfSet[] {
   return Array.isArray(dials) ? (dials as DialOfSet[]) : []
 }
 
+/** Where a dial stands in its set, as it would be set to it. */
+export function startOf({ default: start }: DialOfSet): string {
+  return Array.isArray(start) ? start.map(String).join('; ') : String(start)
+}
+
 /** Those that are set to something; the others stay as the set has them. */
 export function settingsOf(turned: Record<string, string>): Record<string, string> {
   return Object.fromEntries(Object.entries(turned).filter(([, value]) => value.trim() !== ''))

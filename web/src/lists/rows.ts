@@ -1,5 +1,6 @@
 import type { Schemas } from '@/api/client'
 import { sortKey } from '@/fields'
+import { normalText } from '@/normalText'
 
 /** A person on a list as the table shows and sorts them; what is not known stands last, whichever way it is sorted. */
 export interface Row {
@@ -24,7 +25,7 @@ export interface Row {
   shown: readonly string[]
   /** By what those columns sort. */
   shownKeys: readonly (string | number)[]
-  /** What finding looks through, in lower case. */
+  /** What finding looks through, as text is compared. */
   findable: string
 }
 
@@ -50,7 +51,8 @@ export function rowOf(row: Schemas['ListRow']): Row {
     beyondTop: row.beyondTop,
     shown: row.shown,
     shownKeys: row.shown.map(sortKey),
-    findable:
-      `${person.name} ${person.id} ${person.phone} ${person.provider} ${person.site} ${row.band} ${row.shown.join(' ')}`.toLowerCase(),
+    findable: normalText(
+      `${person.name} ${person.id} ${person.phone} ${person.provider} ${person.site} ${row.band} ${row.shown.join(' ')}`,
+    ),
   }
 }

@@ -1,3 +1,4 @@
+import { normalText } from '@/normalText'
 import type { Schemas } from '@/api/client'
 
 export type Side = Schemas['ThingsView']
@@ -12,9 +13,7 @@ export const COMPARISONS = '/api/comparisons'
 
 /** Names of columns as they are compared: letters and figures alone, whatever stands between them. */
 export function plain(name: string): string {
-  return name
-    .normalize('NFKC')
-    .toLowerCase()
+  return normalText(name)
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
     .trim()
 }

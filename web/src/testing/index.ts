@@ -34,10 +34,12 @@ type Answer = unknown
 export class Refusal {
   readonly status: number
   readonly detail: string
+  readonly type: string
 
-  constructor(status: number, detail: string) {
+  constructor(status: number, detail: string, type = 'refused') {
     this.status = status
     this.detail = detail
+    this.type = type
   }
 }
 
@@ -60,8 +62,8 @@ export function serving(answers: Record<string, Answer | ((asked: Asked) => Answ
     const known = answers[`${asked.method} ${path.split('?')[0] ?? ''}`]
     const answer = typeof known === 'function' ? (known as (asked: Asked) => Answer)(asked) : known
     if (answer === undefined || answer instanceof Refusal) {
-      const { status, detail } = answer ?? { status: 404, detail: `Nothing answers ${path}` }
-      const body = JSON.stringify({ type: 'urn:dipstick:refused', status, detail })
+      const { status, detail, type } = answer ?? new Refusal(404, `Nothing answers ${path}`)
+      const body = JSON.stringify({ type: `urn:dipstick:${type}`, status, detail })
       return Promise.resolve(new Response(body, { status }))
     }
     return Promise.resolve(new Response(JSON.stringify(answer)))

@@ -6,7 +6,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { withKey, type Json } from '../document'
-import { settingOf, valueOf, type Dial } from './dials'
+import { isAmong, settingOf, valueOf, type Dial } from './dials'
 import DialValue from './DialValue.vue'
 
 /** What a dial is called, where it begins, and what may be chosen. */
@@ -37,9 +37,11 @@ const toOfferFrom = computed(() => fields.filter((one) => one.values.length > 0)
 
 const written = computed(() => valueOf('texts', choices.value) as string[])
 const problem = computed(() => {
-  const starts = settingOf(start.value).split(';')
-  const among = written.value.map((one) => one.toLowerCase())
-  return among.length > 0 && !starts.every((one) => among.includes(one.toLowerCase()))
+  const noNumber = written.value.find((one) => dial.type === 'number' && Number.isNaN(Number(one)))
+  if (noNumber !== undefined) {
+    return `“${noNumber}” is no number.`
+  }
+  return written.value.length > 0 && !isAmong(dial.type, start.value, written.value)
     ? `It begins at ${settingOf(start.value)}, which is not among the choices.`
     : ''
 })

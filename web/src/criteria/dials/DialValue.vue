@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { normalText } from '@/normalText'
 import type { Schemas } from '@/api/client'
 import AutoComplete, { type AutoCompleteCompleteEvent } from 'primevue/autocomplete'
 import InputNumber from 'primevue/inputnumber'
@@ -35,8 +36,8 @@ const found = computed(
 const offered = ref<string[]>([])
 
 function complete(event: AutoCompleteCompleteEvent) {
-  const typed = event.query.trim().toLowerCase()
-  const fitting = found.value.filter((one) => one.toLowerCase().includes(typed))
+  const typed = normalText(event.query)
+  const fitting = found.value.filter((one) => normalText(one).includes(typed))
   offered.value = choices.value || typed === '' || fitting.length ? fitting : [event.query.trim()]
 }
 

@@ -1,3 +1,4 @@
+import { sameText } from '@/normalText'
 import type { InjectionKey } from 'vue'
 import {
   firstFree,
@@ -100,6 +101,23 @@ export function valueOf(type: DialType, setting: string): Json {
     default:
       return setting
   }
+}
+
+/** Whether a value is one of those that may be chosen, as values of its type are compared (criteria.md, section 4, dials). */
+export function isAmong(type: DialType, value: Json, choices: readonly Json[]): boolean {
+  const isSame = (one: Json, other: Json) => {
+    switch (type) {
+      case 'number':
+        return Number(one) === Number(other)
+      case 'text':
+      case 'texts':
+        return sameText(String(one), String(other))
+      default:
+        return one === other
+    }
+  }
+  const values: readonly Json[] = Array.isArray(value) ? value : [value]
+  return values.every((one) => choices.some((choice) => isSame(one, choice)))
 }
 
 /** Only the settings of dials that there still are. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { normalText, sameText } from '@/normalText'
 import { fieldWords } from '@/fields'
 import type { Schemas } from '@/api/client'
 import AutoComplete, { type AutoCompleteCompleteEvent } from 'primevue/autocomplete'
@@ -72,11 +73,9 @@ function setBounds(next: JsonObject) {
 function complete(event: AutoCompleteCompleteEvent) {
   const typed = event.query.trim()
   const known = (field.value?.values ?? []).map((one) => one.value)
-  const fitting = known.filter((value) => value.toLowerCase().includes(typed.toLowerCase()))
+  const fitting = known.filter((value) => normalText(value).includes(normalText(typed)))
   choices.value =
-    typed === '' || fitting.some((value) => value.toLowerCase() === typed.toLowerCase())
-      ? fitting
-      : [...fitting, typed]
+    typed === '' || fitting.some((value) => sameText(value, typed)) ? fitting : [...fitting, typed]
 }
 
 function countOf(value: string): string {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { normalText, sameText } from '@/normalText'
 import type { Schemas } from '@/api/client'
 import Button from 'primevue/button'
 import MultiSelect from 'primevue/multiselect'
@@ -23,11 +24,11 @@ const where = computed(() => (selection.value.where as JsonObject[] | undefined)
 
 const kindOptions = computed(() => {
   const found = fields.find((one) => one.name === 'kind')?.values ?? []
-  const known = new Set(found.map((one) => one.value.toLowerCase()))
-  const others = kinds.value.filter((kind) => !known.has(kind.toLowerCase()))
+  const known = new Set(found.map((one) => normalText(one.value)))
+  const others = kinds.value.filter((kind) => !known.has(normalText(kind)))
   return [
     ...found.map((one) => ({
-      value: kinds.value.find((k) => k.toLowerCase() === one.value.toLowerCase()) ?? one.value,
+      value: kinds.value.find((k) => sameText(k, one.value)) ?? one.value,
       label: `${one.value} (${String(one.count)})`,
     })),
     ...others.map((value) => ({ value, label: `${value} (not in the records)` })),

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { fieldWords } from '@/fields'
-import { sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { sendJson, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
+import { useSaving } from '@/api/saving'
 import { useSession } from '@/session'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
@@ -38,40 +40,48 @@ const offered = computed(() => (all.value ?? []).filter((one) => !taken.has(one.
 /** The shared one of which this may be a copy. */
 const shared = computed(() => all.value?.find((one) => one.id === roster?.id))
 const said = ref('')
-const refused = ref('')
+const { ask, forget, problem: notTaken } = useNewest()
+const opened = ref(0)
+const { save: keep, say, saving, problem: notShared } = useSaving(opened)
+const refused = computed(() => notShared.value || notTaken.value)
 
-async function act(what: () => Promise<void>) {
-  said.value = ''
-  refused.value = ''
-  try {
-    await what()
-  } catch (failure) {
-    refused.value = sentenceOf(failure)
-  }
+function take(id: string) {
+  void ask(
+    () => rosterOf(id),
+    (one) => {
+      emit('save', copyOf(one, session.today))
+      visible.value = false
+    },
+  )
 }
 
-const take = (id: string) =>
-  act(async () => {
-    emit('save', copyOf(await rosterOf(id), session.today))
-    visible.value = false
-  })
-
-const share = (own: Roster) =>
-  act(async () => {
-    await sendJson('PUT', addressOf(own.id), {
-      name: own.name,
-      key: own.key,
-      rows: own.rows.map((cells) => ({ cells, until: '' })),
-      until: '',
-    })
-    said.value = 'Shared. Other sets can take it now; a file can replace it, in Records.'
-    await queries.invalidateQueries({ queryKey: ['rosters'] })
-  })
+async function share(own: Roster) {
+  said.value = ''
+  const content = {
+    name: own.name,
+    key: own.key,
+    rows: own.rows.map((cells) => ({ cells, until: '' })),
+    until: '',
+  }
+  await keep(
+    async () => {
+      await sendJson('PUT', addressOf(own.id), content)
+      // It is shared, whatever is on the page by now.
+      void queries.invalidateQueries({ queryKey: ['rosters'] })
+    },
+    () => {
+      said.value = 'Shared. Other sets can take it now; a file can replace it, in Records.'
+    },
+  )
+}
 
 watch(visible, (shown) => {
+  // Who closes it does not want what was asked for any more.
+  forget()
+  opened.value += 1
+  say('')
   if (shown) {
     said.value = ''
-    refused.value = ''
     name.value = roster?.name ?? ''
     key.value = roster?.key ?? ['id']
     pasted.value = pastedOf(roster?.rows ?? [])
@@ -152,6 +162,7 @@ function save() {
           type="button"
           outlined
           label="Share it with other sets"
+          :loading="saving"
           @click="share(roster)"
         />
       </div>

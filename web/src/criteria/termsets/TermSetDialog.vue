@@ -80,6 +80,13 @@ watch(visible, (shown) => {
   }
 })
 
+// Where they are fetched only after it was opened, what was left out is known then.
+watch(shared, (now, before) => {
+  if (visible.value && now && !before) {
+    leftOut.value = [...(now.leftOut as JsonObject[])]
+  }
+})
+
 /** In which other term sets a term is. */
 function elsewhere(term: Term): string[] {
   return (sharedSets.value ?? [])

@@ -1,4 +1,5 @@
 import type { Schemas } from '@/api/client'
+import { normalText, sameText } from '@/normalText'
 import type { JsonObject } from '../document'
 
 /** A member of a term set, as it stands in a document (criteria.md, section 4). */
@@ -33,21 +34,20 @@ export function wordsOf(member: Member): string {
 }
 
 export function isSame(one: Member, other: Member): boolean {
-  return wordsOf(one).toLowerCase() === wordsOf(other).toLowerCase()
+  return sameText(wordsOf(one), wordsOf(other))
 }
 
 /** Whether a member means a term, also where it is not just that term (criteria.md, section 4, term sets). */
 export function means(member: Member, term: Term): boolean {
-  const given = term.term.toLowerCase()
   if ('code' in member) {
-    const system =
-      member.system === undefined || text(member.system).toLowerCase() === term.system.toLowerCase()
-    return term.sort === 'CODE' && system && text(member.code).toLowerCase() === given
+    const system = member.system === undefined || sameText(text(member.system), term.system)
+    return term.sort === 'CODE' && system && sameText(text(member.code), term.term)
   }
   if ('keyword' in member) {
-    return term.sort === 'KEYWORD' && text(member.keyword).toLowerCase() === given
+    return term.sort === 'KEYWORD' && sameText(text(member.keyword), term.term)
   }
-  const wanted = text(member.text).toLowerCase()
+  const wanted = normalText(text(member.text))
+  const given = normalText(term.term)
   if (term.sort !== 'TEXT') {
     return false
   }

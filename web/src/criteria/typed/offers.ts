@@ -1,3 +1,4 @@
+import { sameText } from '@/normalText'
 import type { Schemas } from '@/api/client'
 import {
   firstFree,
@@ -38,7 +39,7 @@ export function termSetWith(
   name: string,
   members: readonly JsonObject[],
 ): TermSet {
-  const known = termSetsOf(document).find((one) => one.name.toLowerCase() === name.toLowerCase())
+  const known = termSetsOf(document).find((one) => sameText(one.name, name))
   const taken = new Set(termSetsOf(document).map((one) => one.id))
   const begun = known ?? { id: firstFree(slug(name) || 'terms', taken), name, members: [] }
   return { ...begun, members: members.reduce(withMember, begun.members) }

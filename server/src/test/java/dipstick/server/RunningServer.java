@@ -58,6 +58,8 @@ public final class RunningServer {
             // Weeks go by at once in a test.
             all.add("--dipstick.session.longest=9999d");
         }
+        // Hundreds sign in, and nobody guesses.
+        all.add("--dipstick.passwords.strength=4");
         // Closed by the client alone: whoever asks just as the server closes what was idle is told nothing.
         all.add("--server.tomcat.keep-alive-timeout=10m");
         if (all.stream().noneMatch(setting -> setting.startsWith("--dipstick.longest-answer="))) {

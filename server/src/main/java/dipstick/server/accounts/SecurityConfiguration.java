@@ -7,13 +7,15 @@ import dipstick.server.web.ProblemResponse;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.observation.SecurityObservationSettings;
-import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
@@ -25,8 +27,9 @@ class SecurityConfiguration {
     private static final int LONGEST_ADDRESS = 200;
 
     @Bean
-    PasswordEncoder passwordEncoder() {
-        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    PasswordEncoder passwordEncoder(PasswordSettings settings) {
+        String kind = "bcrypt";
+        return new DelegatingPasswordEncoder(kind, Map.of(kind, new BCryptPasswordEncoder(settings.strength())));
     }
 
     /** How long each of two dozen filters takes is of no use to anybody, and each request paid for telling it. */

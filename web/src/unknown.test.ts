@@ -1,5 +1,5 @@
 import { clear, shown } from '@/testing'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, describe, expect, it, vi } from 'vitest'
 import type { Component } from 'vue'
 
 /** What shows something that is fetched, with what it is given. */
@@ -61,7 +61,9 @@ const SILENT = {
   'sidebyside/SideChooser': { title: 'One', waitsFor: '', modelValue: undefined },
 }
 
+/** How it is said that something is looked for. */
 const WAITS = /\bbeing\b|looking|looked/i
+/** What may be said only of what is known. */
 const CLAIMS =
   /\b((?<!names )nobody|none|never|nothing (?:is on|was|of yours|in the)|it is new)\b|\b0\b|\bno \w+ (?:is|was|are|yet)/i
 
@@ -79,12 +81,6 @@ async function saidBy(path: string, props: Record<string, unknown>) {
   }
 }
 
-beforeEach(() => {
-  Object.defineProperty(document, 'fonts', {
-    configurable: true,
-    value: { ready: Promise.resolve() },
-  })
-})
 afterEach(() => {
   vi.unstubAllGlobals()
   clear()

@@ -72,8 +72,9 @@ describe('the sets', () => {
 
   it('have no numbers and no lack of them while the lists are not known', async () => {
     answers['GET /api/lists'] = new Refusal(500, 'The disk is full.')
-    const { rows } = await page()
+    const { wrapper, rows } = await page()
     expect(rows()[0]?.[1]).toBe('…')
+    expect(wrapper.find('[role=alert]').text()).toBe('The disk is full.')
   })
 
   it('are found by name and purpose, however they are written', async () => {

@@ -47,7 +47,7 @@ async function retire(set: Schemas['SetSummary'], retired: boolean) {
   await act(() => sendJson('PUT', `${addressOf(set)}/retired`, { retired }, ifMatch(set.revision)))
 }
 
-const { data: lists } = useLists()
+const { data: lists, error: listsError } = useLists()
 
 /** Each set with its list; without one while that is not known, or where there is none that can be told. */
 const rows = computed(() =>
@@ -168,7 +168,9 @@ function share(set: Schemas['SetSummary']) {
         @click="router.push('/criteria/new')"
       />
     </div>
-    <p v-if="problem || error" class="notice" role="alert">{{ problem || sentenceOf(error) }}</p>
+    <p v-if="problem || error || listsError" class="notice" role="alert">
+      {{ problem || sentenceOf(error ?? listsError) }}
+    </p>
     <p v-if="!data && !error" class="quiet">The sets are being fetched.</p>
     <p v-else-if="data && data.length === 0">
       No set is saved yet. Make a new one: say whom it is about, whom it does not apply to, and what

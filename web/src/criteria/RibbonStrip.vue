@@ -152,7 +152,7 @@ const dayAlong = computed(() => Math.round(placeOf(asOf.value, scale.value) * da
 
 <template>
   <!-- What is in a slider is not read out, so the months stand beside it. -->
-  <div class="ribbon" :class="{ behind }" :aria-busy="behind">
+  <div class="ribbon" :class="{ behind }">
     <div
       ref="strip"
       class="strip"

@@ -8,7 +8,7 @@ import { Veiled, VeiledWords } from '@/veil'
 import { useRoute } from 'vue-router'
 
 /** People behind a number, a line each, under the reason where several have one. */
-const { people, show, top, total, hasMore } = defineProps<{
+const { people, show, top, total, hasMore, moreCanCome } = defineProps<{
   people: readonly Schemas['Line'][]
   /** What the set shows of each besides. */
   show: readonly Schemas['ShownColumn'][]
@@ -17,6 +17,8 @@ const { people, show, top, total, hasMore } = defineProps<{
   total: number
   /** Whether there are more than have come. */
   hasMore: boolean
+  /** Whether these can be asked for now: not while what stands here is of the criteria before a change. */
+  moreCanCome: boolean
 }>()
 const emit = defineEmits<{ open: [id: string]; more: [] }>()
 
@@ -73,7 +75,7 @@ function withReason(why: string): string {
         </RowLink>
       </li>
     </template>
-    <li v-if="hasMore">
+    <li v-if="hasMore && moreCanCome">
       <button class="word more" @click="emit('more')">Show more of {{ count(total) }}</button>
     </li>
   </ol>

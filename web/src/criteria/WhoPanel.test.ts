@@ -76,6 +76,7 @@ describe('who is behind a number', () => {
     })
     await wrapper.setProps({ draft: draft('second') })
     expect(wrapper.find('.more').exists(), 'while the levels are on their way').toBe(false)
+    expect(wrapper.find('.why').text(), 'there are others still').toContain('2 or more')
     await wrapper.setProps({ levels: levels(1) })
     await flushPromises()
     expect(names()).toEqual(['Vask'])

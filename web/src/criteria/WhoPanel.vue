@@ -263,7 +263,8 @@ watch(
         :show
         :top
         :total
-        :has-more="after !== undefined"
+        :has-more="people.length < total"
+        :more-can-come="after !== undefined"
         @open="open"
         @more="load(after)"
       />

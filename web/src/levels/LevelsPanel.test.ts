@@ -1,6 +1,6 @@
 import { clear, later, serving, shown } from '@/testing'
 import { flushPromises } from '@vue/test-utils'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, describe, expect, it, vi } from 'vitest'
 import LevelsPanel from './LevelsPanel.vue'
 
 const LEVELS = {
@@ -21,12 +21,6 @@ const LEVELS = {
   byProvider: [{ name: 'Dr Quillon', eligible: 10, has: 6, onList: 4, open: 3, done: 4 }],
 }
 
-beforeEach(() => {
-  Object.defineProperty(document, 'fonts', {
-    configurable: true,
-    value: { ready: Promise.resolve() },
-  })
-})
 afterEach(() => {
   vi.unstubAllGlobals()
   clear()

@@ -96,6 +96,10 @@ export async function shown(
     addEventListener: () => undefined,
     removeEventListener: () => undefined,
   })) as unknown as typeof window.matchMedia
+  Object.defineProperty(document, 'fonts', {
+    configurable: true,
+    value: { ready: Promise.resolve() },
+  })
   // A veil that another test left down is up.
   sessionStorage.clear()
   const pinia = createPinia()

@@ -22,6 +22,9 @@ import org.apache.parquet.hadoop.ParquetWriter;
  * of one says what its rows are about.
  */
 final class PartFolders {
+    /** Its settings are read once for all. */
+    private static final Configuration STORAGE = new Configuration();
+
     static final String PRACTICE = "Fen End";
 
     private PartFolders() {}
@@ -34,7 +37,7 @@ final class PartFolders {
             ZoneId zone,
             int parts)
             throws IOException {
-        RegionFolder region = new RegionFolder(new Path(folder.toUri()), new Configuration());
+        RegionFolder region = new RegionFolder(new Path(folder.toUri()), STORAGE);
         Map<Part, List<Object[]>> ofPeople = new HashMap<>();
         List<Field> personFields = fields.people().all();
         PeopleFile.open(new ByteArrayInputStream(Files.readAllBytes(people)), zone)

@@ -5,24 +5,24 @@ import { cellWords, fieldWords, tellsWho } from '@/fields'
 import { vOneStop } from '@/keys'
 import { count } from '@/stick'
 import { Veiled, VeiledWords } from '@/veil'
+import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 
 /** People behind a number, a line each, under the reason where several have one. */
-const { people, show, top, total, hasMore, moreCanCome } = defineProps<{
+const { people, show, top, total, moreCanCome } = defineProps<{
   people: readonly Schemas['Line'][]
   /** What the set shows of each besides. */
   show: readonly Schemas['ShownColumn'][]
   /** How many of those on the list the set shows; all where it is left out. */
   top: number | undefined
   total: number
-  /** Whether there are more than have come. */
-  hasMore: boolean
-  /** Whether these can be asked for now: not while what stands here is of the criteria before a change. */
+  /** Whether others than have come can be asked for now: not while these are of the criteria before a change. */
   moreCanCome: boolean
 }>()
 const emit = defineEmits<{ open: [id: string]; more: [] }>()
 
 const route = useRoute()
+const hasMore = computed(() => people.length < total)
 
 /** What the line does not say anyway. */
 function besides(shown: readonly string[]) {
@@ -38,7 +38,7 @@ function besides(shown: readonly string[]) {
 /** How many of those that are shown have the same reason. */
 function withReason(why: string): string {
   const shown = people.filter((one) => one.why === why).length
-  return hasMore && people.at(-1)?.why === why ? `${count(shown)} or more` : count(shown)
+  return hasMore.value && people.at(-1)?.why === why ? `${count(shown)} or more` : count(shown)
 }
 </script>
 

@@ -263,7 +263,6 @@ watch(
         :show
         :top
         :total
-        :has-more="people.length < total"
         :more-can-come="after !== undefined"
         @open="open"
         @more="load(after)"

@@ -128,7 +128,7 @@ const options = computed(() => {
   }
 })
 
-const newestFirst = computed(() => [...(levels.value?.levels ?? [])].reverse())
+const newestFirst = computed(() => levels.value?.levels.toReversed() ?? [])
 const months = computed(() => [...new Set((levels.value?.attempts ?? []).map((one) => one.month))])
 const outcomes = computed(() => [
   ...new Set((levels.value?.attempts ?? []).map((one) => one.outcome)),

@@ -86,14 +86,7 @@ async function save() {
 </script>
 
 <template>
-  <p v-if="plan && !changing" class="plan">
-    {{ planWords(plan) }}
-    <span v-if="plan.next" class="quiet">Next: {{ timeWords(plan.next) }}.</span>
-    <button v-if="mayChange" class="word" @click="open">Change it</button>
-  </p>
-  <p v-else-if="error && !changing" class="notice" role="alert">{{ sentenceOf(error) }}</p>
-  <p v-else-if="!changing" class="quiet">When it is read is being looked up.</p>
-  <form v-else class="plan" @submit.prevent="save">
+  <form v-if="changing" class="plan" @submit.prevent="save">
     <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
     <ScheduleChoice v-model="draft" of="plan" does="Read" />
     <DialChoices v-model="draft.turned" of="plan" :dials="dials" :values="plan?.values ?? {}" />
@@ -109,6 +102,13 @@ async function save() {
     <Button type="submit" size="small" label="Save" :loading="saving" />
     <Button type="button" size="small" text label="Leave as it was" @click="changing = false" />
   </form>
+  <p v-else-if="plan" class="plan">
+    {{ planWords(plan) }}
+    <span v-if="plan.next" class="quiet">Next: {{ timeWords(plan.next) }}.</span>
+    <button v-if="mayChange" class="word" @click="open">Change it</button>
+  </p>
+  <p v-else-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+  <p v-else class="quiet">When it is read is being looked up.</p>
 </template>
 
 <style scoped>

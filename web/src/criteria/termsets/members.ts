@@ -40,17 +40,20 @@ export function isSame(one: Member, other: Member): boolean {
 /** Whether a member means a term, also where it is not just that term (criteria.md, section 4, term sets). */
 export function means(member: Member, term: Term): boolean {
   if ('code' in member) {
-    const system = member.system === undefined || sameText(text(member.system), term.system)
-    return term.sort === 'CODE' && system && sameText(text(member.code), term.term)
+    return (
+      term.sort === 'CODE' &&
+      (member.system === undefined || sameText(text(member.system), term.system)) &&
+      sameText(text(member.code), term.term)
+    )
   }
   if ('keyword' in member) {
     return term.sort === 'KEYWORD' && sameText(text(member.keyword), term.term)
   }
-  const wanted = normalText(text(member.text))
-  const given = normalText(term.term)
   if (term.sort !== 'TEXT') {
     return false
   }
+  const wanted = normalText(text(member.text))
+  const given = normalText(term.term)
   switch (member.match) {
     case 'startsWith':
       return given.startsWith(wanted)

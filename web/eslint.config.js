@@ -12,7 +12,6 @@ const CONTROLS = [
   'config',
   'datatable',
   'datepicker',
-  'dialog',
   'inputnumber',
   'inputtext',
   'menu',
@@ -58,6 +57,7 @@ export default defineConfigWithVueTs(
   {
     files: [
       'src/controls/ControlsPage.vue',
+      'src/controls/Dialog.ts',
       'src/criteria/**',
       'src/files/ReadAs.vue',
       'src/records/NeverSeen.vue',

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
+import { useTemplateRef, watch } from 'vue'
+import Dialog from './Dialog'
 
 /**
  * What is filled in before something is done. What was typed stays until it is done, or left; what went wrong is told above
@@ -37,6 +38,21 @@ const {
   ready?: boolean
 }>()
 const emit = defineEmits<{ done: [] }>()
+
+/** The first thing to fill in has the focus, also where it had to be fetched before. */
+const form = useTemplateRef('form')
+watch(
+  [form, () => fetching],
+  ([shown]) => {
+    if (shown?.contains(document.activeElement) === false) {
+      const first =
+        shown.querySelector<HTMLElement>('[autofocus]') ??
+        shown.querySelector<HTMLElement>(':is(input, select, textarea):enabled')
+      first?.focus()
+    }
+  },
+  { flush: 'post' },
+)
 </script>
 
 <template>
@@ -46,7 +62,7 @@ const emit = defineEmits<{ done: [] }>()
     :header="header"
     :style="{ width: `${String(width)}px`, maxWidth: '97vw' }"
   >
-    <form :class="{ form: !stacked }" @submit.prevent="emit('done')">
+    <form ref="form" :class="{ form: !stacked }" @submit.prevent="emit('done')">
       <p v-if="problem" class="notice whole" role="alert">{{ problem }}</p>
       <p v-if="fetching && !problem" class="quiet whole" role="status">{{ fetching }}</p>
       <slot v-if="!fetching" />

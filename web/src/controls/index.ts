@@ -1,1 +1,2 @@
+export { default as Dialog } from './Dialog'
 export { default as FormDialog } from './FormDialog.vue'

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { count } from '@/stick'
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import { computed, shallowRef, watch } from 'vue'
 import { termSetsOf, type CriteriaDocument, type JsonObject, type TermSet } from './document'
 import { onlyIn } from './termsets/members'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { count } from '@/stick'
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { CriteriaDocument } from './document'
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { timeWords } from '@/days'
 import { count } from '@/stick'
 import { useQuery } from '@tanstack/vue-query'
-import Dialog from 'primevue/dialog'
 import { computed, watch } from 'vue'
 import type { CriteriaDocument } from './document'
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { LIMITS } from '@/api/limits'
 import { useSaving } from '@/api/saving'
@@ -8,7 +9,6 @@ import { count } from '@/stick'
 import { Veiled } from '@/veil'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, reactive, ref, watch } from 'vue'
 import LetterEditor from './LetterEditor.vue'

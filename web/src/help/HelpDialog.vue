@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { howToRead } from './howToRead'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { VEIL_KEY } from '@/veil'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
 import { useKeys, type PlaceKey } from './keys'
 

@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { useInAddress } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { dayWords } from '@/days'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
-import Dialog from 'primevue/dialog'
 import { computed } from 'vue'
 
 type OnTwo = Schemas['OnTwo']

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { useDayInAddress, usePageTitle, useShownInAddress } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
@@ -15,7 +16,6 @@ import { refDebounced, useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref, shallowRef } from 'vue'
 import ReadingsDialog from './ReadingsDialog.vue'

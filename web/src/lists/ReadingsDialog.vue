@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { useNumberInAddress } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
@@ -8,7 +9,6 @@ import { count } from '@/stick'
 import { Veiled, VeiledWords } from '@/veil'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import { computed, watch } from 'vue'
 import { movesOf } from './moves'
 import ReadingLevels from './ReadingLevels.vue'

@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { sendJson } from '@/api/client'
 import { LIMITS } from '@/api/limits'
 import { keepFile } from '@/api/download'
 import { useSaving } from '@/api/saving'
 import { useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { reactive, ref } from 'vue'
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { findBy } from '@/api/found'
 import { LIMITS, PARAMETERS } from '@/api/limits'
@@ -8,7 +9,6 @@ import { count } from '@/stick'
 import { Veiled, VeiledWords } from '@/veil'
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'

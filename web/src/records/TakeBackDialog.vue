@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { count } from '@/stick'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import { onMounted, ref, shallowRef } from 'vue'
 
 /** What taking a delivery back does, and doing it. */

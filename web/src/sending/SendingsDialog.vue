@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { useColleagues } from '@/accounts'
 import { ifMatch, Problem, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
@@ -6,7 +7,6 @@ import { timeWords } from '@/days'
 import { ScheduleChoice, whenWords, type When } from '@/schedule'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import MultiSelect from 'primevue/multiselect'
 import { computed, reactive, ref, watch } from 'vue'
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { send, sendJson, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
 import { timeWords } from '@/days'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { reactive, ref, watch } from 'vue'
 import { useSession } from './session'

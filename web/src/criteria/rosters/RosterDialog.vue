@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { fieldWords } from '@/fields'
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
@@ -6,7 +7,6 @@ import { useSaving } from '@/api/saving'
 import { useSession } from '@/session'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import MultiSelect from 'primevue/multiselect'
 import Select from 'primevue/select'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { ifMatch, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { firstFree, slug } from '../document'
@@ -9,7 +10,6 @@ import { count } from '@/stick'
 import { Veiled } from '@/veil'
 import Button from 'primevue/button'
 import DatePicker from 'primevue/datepicker'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import MultiSelect from 'primevue/multiselect'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'

@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { sentenceOf } from '@/api/client'
 import { dayWords } from '@/days'
 import { fieldWords } from '@/fields'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
-import Dialog from 'primevue/dialog'
 import { computed, ref } from 'vue'
 import { rosterOf, type SharedRoster } from './shared'
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { PARAMETERS } from '@/api/limits'
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
@@ -8,7 +9,6 @@ import { count } from '@/stick'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 import { firstFree, slug, type JsonObject, type TermSet } from '../document'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { Dialog } from '@/controls'
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import Textarea from 'primevue/textarea'
 import { computed, nextTick, ref, watch } from 'vue'
 import { evaluable, type CriteriaDocument } from '../document'

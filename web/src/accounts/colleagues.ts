@@ -25,7 +25,7 @@ export function useColleagues() {
     colleagues,
     fetched: computed(() => data.value !== undefined),
     /** Why they could not be fetched, as a sentence; else empty. */
-    problem: computed(() => (error.value ? sentenceOf(error.value) : '')),
+    problem: computed(() => sentenceOf(error.value)),
     withDuty,
     /** Who can have people in hand, and be given them. */
     working: computed(() => withDuty('WORK_LISTS')),

@@ -101,7 +101,10 @@ export function sendJson<T>(
   return send<T>(path, json(method, body, options))
 }
 
-/** The sentence to show for whatever was thrown. */
+/** The sentence to show for whatever was thrown; empty where nothing was. */
 export function sentenceOf(failure: unknown): string {
+  if (failure === null || failure === undefined) {
+    return ''
+  }
   return failure instanceof Error ? failure.message : String(failure)
 }

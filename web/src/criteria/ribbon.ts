@@ -82,6 +82,6 @@ export function useRibbon(draft: Ref<Draft>, subject: Readonly<Ref<unknown>>): S
   return {
     ribbon,
     behind: computed(() => settled.value !== asked.value || data.value === undefined),
-    problem: computed(() => (error.value ? sentenceOf(error.value) : '')),
+    problem: computed(() => sentenceOf(error.value)),
   }
 }

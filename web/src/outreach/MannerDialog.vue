@@ -91,7 +91,7 @@ async function save() {
     :header="`How “${desk.name}” is worked`"
     action="Save"
     :width="760"
-    :problem="problem || noColleagues || (notParted ? sentenceOf(notParted) : '')"
+    :problem="problem || noColleagues || sentenceOf(notParted)"
     :busy="saving"
     stacked
     @done="save"

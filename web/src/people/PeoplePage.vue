@@ -1,38 +1,24 @@
 <script setup lang="ts">
 import { PARAMETERS } from '@/api/limits'
 import { usePageTitle } from '@/address'
-import { sentenceOf } from '@/api/client'
 import { count } from '@/stick'
 import { vOneStop } from '@/keys'
 import { useSession } from '@/session'
 import { Veiled } from '@/veil'
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
-import { refDebounced } from '@vueuse/core'
 import InputText from 'primevue/inputtext'
-import { computed, onMounted, ref, useTemplateRef } from 'vue'
+import { onMounted, useTemplateRef } from 'vue'
 import { RouterLink } from 'vue-router'
-import { findBy } from '@/api/found'
+import { useFinding } from '@/api/finding'
 import PersonStanding from './PersonStanding.vue'
 
 /** Anybody on record, found by typing; where they stand is shown beside. */
 const { id = '' } = defineProps<{ id?: string }>()
 
 const session = useSession()
-const typed = ref('')
 usePageTitle(() => (id === '' ? ['People'] : []))
-const words = refDebounced(typed, 150)
 const results = useTemplateRef('results')
 
-const { data: found, error } = useQuery({
-  queryKey: computed(() => ['people', words.value]),
-  queryFn: ({ signal }) => findBy('/api/people', words.value, signal),
-  placeholderData: keepPreviousData,
-  enabled: computed(() => words.value.trim() !== ''),
-})
-
-const people = computed(() => (words.value.trim() === '' ? [] : (found.value?.people ?? [])))
-/** How many are found by what is typed; nothing while those that stand there were found by what was typed before. */
-const total = computed(() => (found.value?.by === typed.value ? found.value.total : undefined))
+const { typed, nothingTyped, people, now, problem } = useFinding('/api/people', ['people'])
 
 function focusFind() {
   document.getElementById('find-people')?.focus()
@@ -59,14 +45,14 @@ function focusFirst() {
         aria-label="Find people"
         @keydown.down.prevent="focusFirst"
       />
-      <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+      <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
       <p class="quiet" role="status">
-        <template v-if="typed.trim() === ''">Everybody on record can be found here.</template>
-        <template v-else-if="total === undefined">{{ error ? '' : 'Looking …' }}</template>
-        <template v-else-if="people.length < total">
-          The first {{ people.length }} of {{ count(total) }}; type more of it.
+        <template v-if="nothingTyped">Everybody on record can be found here.</template>
+        <template v-else-if="!now">{{ problem ? '' : 'Looking …' }}</template>
+        <template v-else-if="people.length < now.total">
+          The first {{ people.length }} of {{ count(now.total) }}; type more of it.
         </template>
-        <template v-else>{{ count(total) }} found</template>
+        <template v-else>{{ count(now.total) }} found</template>
       </p>
       <ol ref="results" v-one-stop @keydown.up="focusFind">
         <li v-for="person in people" :key="person.id">

@@ -64,7 +64,7 @@ async function save() {
     :header="`When “${name}” prompts`"
     action="Save"
     :width="600"
-    :problem="problem || (error ? sentenceOf(error) : '')"
+    :problem="problem || sentenceOf(error)"
     :busy="saving"
     :fetching="typed ? '' : 'When it prompts is being fetched.'"
     stacked

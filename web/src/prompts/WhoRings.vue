@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { Dialog } from '@/controls'
 import { send, sentenceOf, type Schemas } from '@/api/client'
-import { findBy } from '@/api/found'
+import { useFinding } from '@/api/finding'
 import { LIMITS, PARAMETERS } from '@/api/limits'
 import { sendWork, workOf } from '@/api/work'
 import { dayWords } from '@/days'
 import { count } from '@/stick'
 import { Veiled, VeiledWords } from '@/veil'
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/vue-query'
-import { refDebounced } from '@vueuse/core'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import InputText from 'primevue/inputtext'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
@@ -21,8 +20,6 @@ type DueOn = Schemas['DueOn']
 const visible = defineModel<boolean>('visible', { required: true })
 
 const queries = useQueryClient()
-const typed = ref('')
-const words = refDebounced(typed, 150)
 const person = ref('')
 const list = ref('')
 const note = ref('')
@@ -32,15 +29,13 @@ const told = ref('')
 const problem = ref('')
 const results = useTemplateRef('results')
 
-const { data: found, error } = useQuery({
-  queryKey: computed(() => ['prompts', 'found', words.value]),
-  queryFn: ({ signal }) => findBy('/api/who', words.value, signal),
-  placeholderData: keepPreviousData,
-  enabled: computed(() => visible.value && words.value.trim() !== ''),
-})
-const people = computed(() => (words.value.trim() === '' ? [] : (found.value?.people ?? [])))
-/** What was found by what is typed; nothing while those that stand there were found by what was typed before. */
-const foundNow = computed(() => (found.value?.by === typed.value ? found.value : undefined))
+const {
+  typed,
+  nothingTyped,
+  people,
+  now: foundNow,
+  problem: notFound,
+} = useFinding('/api/who', ['prompts', 'found'], visible)
 
 const { data: rings, error: ringsError } = useQuery({
   queryKey: computed(() => ['prompts', 'who', person.value]),
@@ -168,10 +163,10 @@ function saveDismissal(reason: string, until: string) {
       @keydown.enter.prevent="firstWanted = true"
       @update:model-value="open('')"
     />
-    <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
+    <p v-if="notFound" class="notice" role="alert">{{ notFound }}</p>
     <template v-if="person === ''">
       <p class="quiet" role="status">
-        <template v-if="words.trim() === ''">The people of the lists that you work.</template>
+        <template v-if="nothingTyped">The people of the lists that you work.</template>
         <template v-else-if="foundNow?.total === 0"
           >Nobody on a list of yours; nothing is due by them.</template
         >
@@ -179,7 +174,7 @@ function saveDismissal(reason: string, until: string) {
           >The first {{ people.length }} of {{ count(foundNow.total) }}; type more of it.</template
         >
         <template v-else-if="foundNow">{{ count(foundNow.total) }} found</template>
-        <template v-else-if="!error">Looking …</template>
+        <template v-else-if="!notFound">Looking …</template>
       </p>
       <ol
         ref="results"

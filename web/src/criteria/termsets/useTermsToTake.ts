@@ -79,8 +79,6 @@ export function useTermsToTake(
   return {
     found,
     parts,
-    problem: computed(
-      () => finding.problem.value || (notOffered.value ? sentenceOf(notOffered.value) : ''),
-    ),
+    problem: computed(() => finding.problem.value || sentenceOf(notOffered.value)),
   }
 }

@@ -27,10 +27,6 @@ final class BenchHands {
         browser.find(".p-popover .slot");
     }
 
-    void choose(String label, String option) {
-        browser.choose(label, option);
-    }
-
     void closeEditor() {
         browser.press(Keys.ESCAPE);
         browser.awaitGone(".p-popover");

@@ -39,6 +39,6 @@ class TextForPagesTest {
                         "Ⅻ")
                 .map(given -> new Compared(given, NormalText.of(given)))
                 .toList();
-        WrittenForPages.sameAs("normalText.cases.json", cases, "text.write");
+        WrittenFile.sameAs("web/src/normalText.cases.json", cases, "text.write");
     }
 }

@@ -1,6 +1,6 @@
 package dipstick.server.accounts;
 
-import dipstick.server.WrittenForPages;
+import dipstick.server.WrittenFile;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
@@ -8,6 +8,6 @@ class PasswordRulesTest {
     /** Written by {@code -Dpasswords.write=true}. */
     @Test
     void pages_say_the_same_length() throws Exception {
-        WrittenForPages.sameAs("session/passwords.json", Map.of("shortest", PasswordRules.SHORTEST), "passwords.write");
+        WrittenFile.sameAs("web/src/session/passwords.json", Map.of("shortest", PasswordRules.SHORTEST), "passwords.write");
     }
 }

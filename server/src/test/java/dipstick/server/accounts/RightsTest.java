@@ -6,7 +6,7 @@ import dipstick.server.People;
 import dipstick.server.RunningServer;
 import dipstick.server.RunningServer.Reply;
 import dipstick.server.RunningServer.Visitor;
-import dipstick.server.WrittenForPages;
+import dipstick.server.WrittenFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -310,7 +310,7 @@ class RightsTest {
         for (Duty duty : Duty.values()) {
             duties.put(duty.name(), duty.roles());
         }
-        WrittenForPages.sameAs("session/duties.json", duties, "rights.write");
+        WrittenFile.sameAs("web/src/session/duties.json", duties, "rights.write");
     }
 
     @Test

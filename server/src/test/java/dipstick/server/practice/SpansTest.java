@@ -2,7 +2,7 @@ package dipstick.server.practice;
 
 import dipstick.core.explain.NearTheLine;
 import dipstick.core.state.Feed;
-import dipstick.server.WrittenForPages;
+import dipstick.server.WrittenFile;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -19,6 +19,6 @@ class SpansTest {
         spans.put("triedLong", Spans.TRIED_LONG);
         spans.put("nearLine", NearTheLine.DAYS);
         spans.put("lateAfterTimes", Feed.LONG);
-        WrittenForPages.sameAs("spans.json", spans, "spans.write");
+        WrittenFile.sameAs("web/src/spans.json", spans, "spans.write");
     }
 }

@@ -8,19 +8,19 @@ import java.nio.file.Path;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Files in the sources of the pages that hold what the server decides, so that it is not decided twice. */
-public final class WrittenForPages {
+/** Files that hold what the server decides, for the pages and for programs, so that it is not decided twice. */
+public final class WrittenFile {
     private static final JsonMapper JSON =
             JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
 
-    private WrittenForPages() {}
+    private WrittenFile() {}
 
     /**
-     * @param file beneath {@code web/src}
+     * @param file from the root of the sources
      * @param property which writes the file anew where it is set to true
      */
     public static void sameAs(String file, Object content, String property) throws IOException {
-        Path path = Path.of("../web/src").resolve(file);
+        Path path = Path.of("..").resolve(file);
         if (Boolean.getBoolean(property)) {
             Files.writeString(path, JSON.writeValueAsString(content) + "\n");
         }

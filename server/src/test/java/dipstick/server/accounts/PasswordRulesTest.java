@@ -8,6 +8,7 @@ class PasswordRulesTest {
     /** Written by {@code -Dpasswords.write=true}. */
     @Test
     void pages_say_the_same_length() throws Exception {
-        WrittenFile.sameAs("web/src/session/passwords.json", Map.of("shortest", PasswordRules.SHORTEST), "passwords.write");
+        WrittenFile.sameAs(
+                "web/src/session/passwords.json", Map.of("shortest", PasswordRules.SHORTEST), "passwords.write");
     }
 }

@@ -3,9 +3,11 @@ import {
   dayNumber,
   dayOfInstant,
   dayWords,
+  dueWords,
   fromIso,
   isoOf,
   keepZone,
+  lapseWords,
   timeWords,
   toIso,
 } from './days'
@@ -27,6 +29,17 @@ describe('days', () => {
   it('are written with four digits of the year', () => {
     expect(dayWords('0045-03-02')).toBe('2 Mar 0045')
     expect(dayWords('2026-09-01')).toBe('1 Sep 2026')
+  })
+})
+
+describe('due dates', () => {
+  it.each([
+    ['2026-09-01', '1 Sep 2026', 'due 1 Sep 2026'],
+    ['never', 'never met', 'never met'],
+    ['', '', ''],
+  ])('such as “%s” are told by themselves and in a sentence', (due, alone, inSentence) => {
+    expect(lapseWords(due)).toBe(alone)
+    expect(dueWords(due)).toBe(inSentence)
   })
 })
 

@@ -61,3 +61,13 @@ export function dayNumber(iso: string): number {
 export function isoOf(day: number): string {
   return new Date(day * DAY_MS).toISOString().slice(0, 10)
 }
+
+/** The day from which somebody lacks what they should have; nothing where there is none. */
+export function lapseWords(due: string): string {
+  return due === 'never' ? 'never met' : due === '' ? '' : dayWords(due)
+}
+
+/** As {@link lapseWords}, in a sentence. */
+export function dueWords(due: string): string {
+  return due === 'never' || due === '' ? lapseWords(due) : `due ${dayWords(due)}`
+}

@@ -2,7 +2,7 @@
 import { Dialog } from '@/controls'
 import { useInAddress } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
-import { dayWords } from '@/days'
+import { dayWords, dueWords } from '@/days'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
@@ -48,7 +48,7 @@ const piles = computed(() => {
 })
 
 function due(iso: string): string {
-  return iso === 'never' ? 'never met' : iso ? `due ${dayWords(iso)}` : 'no due date'
+  return dueWords(iso) || 'no due date'
 }
 
 function differs(row: OnTwo): string {

@@ -3,7 +3,7 @@ import { Dialog } from '@/controls'
 import { useDayInAddress, usePageTitle, useShownInAddress } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
-import { dayWords } from '@/days'
+import { dayWords, lapseWords } from '@/days'
 import { cellWords, fieldWords, headingWords, tellsWho } from '@/fields'
 import { normalText } from '@/normalText'
 import { PersonPanel } from '@/people'
@@ -185,7 +185,7 @@ function open(row: Row) {
       </Column>
       <Column field="dueKey" header="Due" sortable>
         <template #body="{ data }: { data: Row }">
-          {{ data.due === 'never' ? 'never met' : data.due ? dayWords(data.due) : '' }}
+          {{ lapseWords(data.due) }}
         </template>
       </Column>
       <Column field="overdueKey" header="Days overdue" sortable>

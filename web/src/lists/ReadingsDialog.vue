@@ -3,7 +3,7 @@ import { Dialog } from '@/controls'
 import { useNumberInAddress } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
-import { dayWords, timeWords } from '@/days'
+import { dayWords, lapseWords, timeWords } from '@/days'
 import { Drop } from '@/people'
 import { count } from '@/stick'
 import { Veiled, VeiledWords } from '@/veil'
@@ -96,7 +96,7 @@ function whence(one: Reading): string {
 
 /** What is different of somebody who stayed. */
 function differs(one: Schemas['Moved']): string {
-  const due = (iso: string) => (iso === 'never' ? 'never met' : iso ? dayWords(iso) : 'no due date')
+  const due = (iso: string) => lapseWords(iso) || 'no due date'
   return [
     one.dueWas === one.dueIs ? '' : `due ${due(one.dueWas)}, now ${due(one.dueIs)}`,
     one.bandWas === one.bandIs ? '' : `${one.bandWas || 'no band'}, now ${one.bandIs || 'no band'}`,

@@ -1,5 +1,5 @@
 import type { Schemas } from '@/api/client'
-import { dayWords, shortDayWords } from '@/days'
+import { dayWords, lapseWords, shortDayWords } from '@/days'
 import { cellWords, headingWords, tellsWho } from '@/fields'
 import { daysBetween, type DeskRow } from './queues'
 import { STATES, stepWords } from './words'
@@ -58,7 +58,7 @@ export const COLUMNS: readonly DeskColumn[] = [
     id: 'due',
     name: 'Due',
     width: '92px',
-    text: (row) => (row.due === 'never' ? 'never met' : row.due ? dayWords(row.due) : ''),
+    text: (row) => lapseWords(row.due),
   },
   {
     id: 'overdue',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
-import { dayWords } from '@/days'
+import { dayWords, dueWords } from '@/days'
 import { computed } from 'vue'
 import Contact from './Contact.vue'
 import { grouped } from './grouped'
@@ -55,11 +55,7 @@ const details = computed(() => view.details.filter((one) => !HIDDEN.has(one.fiel
 const standing = computed(() => {
   switch (view.list) {
     case 'YES':
-      return view.due === 'never'
-        ? 'On the list: never met.'
-        : view.due
-          ? `On the list, due ${dayWords(view.due)}.`
-          : 'On the list.'
+      return `On the list${view.due ? `, ${dueWords(view.due)}` : ''}.`
     case 'UNSURE':
       return "Can't tell: to check."
     case 'NO':

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { usePageTitle } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
-import { dayWords } from '@/days'
+import { dueWords } from '@/days'
 import { PersonAsks } from '@/privacy'
 import { PersonPrompts } from '@/prompts'
 import { useSession } from '@/session'
@@ -85,10 +85,6 @@ const { data: log } = useQuery({
 })
 const telling = computed(() => (who.value ? [who.value.person.born, who.value.person.name] : []))
 const atDesk = computed(() => log.value?.lists.some((one) => one.set === opened.value))
-
-function dueWords(due: string): string {
-  return due === 'never' ? 'never met' : due ? `due ${dayWords(due)}` : ''
-}
 </script>
 
 <template>

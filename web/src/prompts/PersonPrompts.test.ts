@@ -35,7 +35,7 @@ it('says what is due by other lists than the one that is open, and is told not t
   })
   const wrapper = await shown(PersonPrompts, { person: 'm 1', without: 'hearing' })
   expect(wrapper.text()).toContain('“Your kidneys want a look.”')
-  expect(wrapper.text()).toContain('never done')
+  expect(wrapper.text()).toContain('never met')
   expect(wrapper.text()).not.toContain('Hearing')
 
   await wrapper.find('li .word').trigger('click')

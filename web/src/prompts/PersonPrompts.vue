@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { send, sentenceOf, type Schemas } from '@/api/client'
-import { dayWords } from '@/days'
+import { dueWords } from '@/days'
 import { useSession } from '@/session'
 import { VeiledWords } from '@/veil'
 import { useQuery } from '@tanstack/vue-query'
@@ -40,10 +40,6 @@ const dismissing = computed({
   },
 })
 
-function dueWords(prompt: Schemas['Prompt']): string {
-  return prompt.due === 'never' ? 'never done' : prompt.due ? `due ${dayWords(prompt.due)}` : ''
-}
-
 function save(reason: string, until: string) {
   if (asked.value) {
     void dismiss(asked.value.set, person, reason, until)
@@ -62,7 +58,7 @@ function save(reason: string, until: string) {
       <RouterLink :to="{ path: `/lists/${encodeURIComponent(one.set)}`, query: { person } }">{{
         one.list
       }}</RouterLink>
-      <span class="quiet">{{ dueWords(one) }}</span>
+      <span class="quiet">{{ dueWords(one.due) }}</span>
       <span class="quiet"><VeiledWords :text="one.why" :telling="telling" /></span>
       <button class="word" @click="asked = one">Not for a while…</button>
     </li>

@@ -4,7 +4,7 @@ import { send, sentenceOf, type Schemas } from '@/api/client'
 import { useFinding } from '@/api/finding'
 import { LIMITS, PARAMETERS } from '@/api/limits'
 import { sendWork, workOf } from '@/api/work'
-import { dayWords } from '@/days'
+import { dueWords } from '@/days'
 import { count } from '@/stick'
 import { Veiled, VeiledWords } from '@/veil'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
@@ -129,10 +129,6 @@ async function log(outcome: Schemas['AttemptOutcome']) {
     await queries.invalidateQueries({ queryKey: ['prompts'] })
     await queries.invalidateQueries({ queryKey: ['lists', on.place.set, 'desk'] })
   }
-}
-
-function dueWords(due: string): string {
-  return due === 'never' ? 'never done' : due ? `due ${dayWords(due)}` : ''
 }
 
 function saveDismissal(reason: string, until: string) {

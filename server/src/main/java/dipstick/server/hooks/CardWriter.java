@@ -57,7 +57,7 @@ class CardWriter {
         String listed = "on the list since " + DayWords.day(prompt.since());
         return switch (prompt.due()) {
             case "" -> listed;
-            case "never" -> "never done; " + listed;
+            case "never" -> "never met; " + listed;
             default ->
                 (isOverdue(prompt) ? "due since " : "due ") + DayWords.day(LocalDate.parse(prompt.due())) + "; "
                         + listed;

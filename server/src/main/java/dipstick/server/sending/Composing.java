@@ -112,7 +112,7 @@ class Composing {
                 one.person().site(),
                 switch (one.due()) {
                     case "" -> "";
-                    case "never" -> "never done";
+                    case "never" -> "never met";
                     default -> DayWords.day(LocalDate.parse(one.due()));
                 },
                 one.band(),

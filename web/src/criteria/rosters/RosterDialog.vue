@@ -131,7 +131,7 @@ function save() {
       </p>
       <label>
         What it is called
-        <InputText v-model="name" fluid placeholder="No letters, please" />
+        <InputText v-model="name" autofocus fluid placeholder="No letters, please" />
       </label>
       <div>
         <span id="roster-key">Known by these fields of a person, in this order</span>

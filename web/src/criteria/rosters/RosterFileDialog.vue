@@ -159,7 +159,7 @@ async function save() {
       <template v-else>
         <label>
           What it is called
-          <InputText v-model="name" fluid />
+          <InputText v-model="name" autofocus fluid />
         </label>
         <div v-if="!roster">
           <span id="roster-file-key">People are known by</span>

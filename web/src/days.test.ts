@@ -8,6 +8,7 @@ import {
   isoOf,
   keepZone,
   lapseWords,
+  monthWords,
   timeWords,
   toIso,
 } from './days'
@@ -29,6 +30,7 @@ describe('days', () => {
   it('are written with four digits of the year', () => {
     expect(dayWords('0045-03-02')).toBe('2 Mar 0045')
     expect(dayWords('2026-09-01')).toBe('1 Sep 2026')
+    expect(monthWords('2026-09')).toBe('Sep 2026')
   })
 })
 

@@ -29,6 +29,11 @@ export function shortDayWords(iso: string, today: string): string {
   return iso.slice(0, 4) === today.slice(0, 4) ? words.replace(/ \d{4}$/, '') : words
 }
 
+/** A month of ISO 8601 in words: Nov 2026. */
+export function monthWords(month: string): string {
+  return dayWords(`${month}-01`).replace('1 ', '')
+}
+
 /** The practice's time zone; the browser's until it is known. */
 let practiceZone: string | undefined
 

@@ -87,6 +87,17 @@ const STATES = [
           </td>
         </tr>
         <tr>
+          <td>
+            <span class="one-of">
+              <button aria-pressed="true">To do</button><button aria-pressed="false">Mine</button>
+            </span>
+          </td>
+          <td>
+            One of several that is looked at (<code>one-of</code>): parts of a place, as links with
+            addresses, or piles. One is always chosen.
+          </td>
+        </tr>
+        <tr>
           <td><button class="word take-out-word">Retire</button></td>
           <td>In brick: what takes away. It says what of and can be undone, or asks by name.</td>
         </tr>

@@ -186,7 +186,7 @@ watch(
 
 <template>
   <aside class="who" aria-label="Who" @keydown="onKey">
-    <nav class="tabs" aria-label="People">
+    <nav class="tabs one-of" aria-label="People">
       <button
         v-for="tab in tabs"
         :key="tab.behind.part"
@@ -282,25 +282,13 @@ watch(
 }
 
 .tabs {
-  display: flex;
+  flex-wrap: nowrap;
   border-bottom: 1px solid var(--rule);
 }
 
 .tabs button {
   flex: 1;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  background: none;
   padding: 6px 4px 4px;
-  cursor: pointer;
-}
-
-.tabs button:hover {
-  background: var(--paper);
-}
-
-.tabs button[aria-pressed='true'] {
-  border-bottom-color: var(--amber);
 }
 
 .title {

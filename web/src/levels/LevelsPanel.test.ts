@@ -88,6 +88,7 @@ describe('levels over time', () => {
 
   it('stand beside what came of attempts, by month', async () => {
     const { wrapper } = await panel()
+    expect(wrapper.text()).toContain('OutcomeOct 2026Nov 2026')
     expect(rows(wrapper, 1)).toEqual(['Reached | 3 | 0', 'No answer | 0 | 2'])
   })
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useInAddress } from '@/address'
 import { send, sentenceOf, type Schemas } from '@/api/client'
-import { dayWords } from '@/days'
+import { dayWords, monthWords } from '@/days'
 import { meaningOf } from '@/help'
 import { useLists } from '@/lists'
 import { count, percent, Stick } from '@/stick'
@@ -228,7 +228,7 @@ function attempts(outcome: string, month: string): number {
         <thead>
           <tr>
             <th>Outcome</th>
-            <th v-for="month in months" :key="month" class="number">{{ month }}</th>
+            <th v-for="month in months" :key="month" class="number">{{ monthWords(month) }}</th>
           </tr>
         </thead>
         <tbody>

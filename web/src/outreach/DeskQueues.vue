@@ -25,11 +25,10 @@ const { named } = useDeskKeys()
 
 <template>
   <div class="queues">
-    <div role="toolbar" aria-label="Queues">
+    <div role="toolbar" class="one-of" aria-label="Queues">
       <button
         v-for="one in queues"
         :key="one.id"
-        class="queue"
         :aria-pressed="one.id === queue"
         :data-queue="one.id"
         :title="meaningOf(QUEUE_MEANINGS[one.id])"
@@ -71,24 +70,7 @@ const { named } = useDeskKeys()
 }
 
 [role='toolbar'] {
-  display: flex;
-  flex-wrap: wrap;
   flex: 1 1 240px;
-  gap: 2px;
-}
-
-.queue {
-  border: 0;
-  border-bottom: 2px solid transparent;
-  background: none;
-  color: var(--ink);
-  padding: 3px 7px;
-  cursor: pointer;
-}
-
-.queue[aria-pressed='true'] {
-  border-bottom-color: var(--amber);
-  background: var(--pressed);
 }
 
 .queues :deep(input) {

@@ -71,7 +71,7 @@ describe('the parts of the practice', () => {
     ],
   ])('for %j are %j', async (roles, parts) => {
     const wrapper = await practice(roles)
-    const shownParts = wrapper.findAll('.parts a').map((one) => one.text())
+    const shownParts = wrapper.findAll('.one-of a').map((one) => one.text())
     expect(shownParts).toEqual(parts)
   })
 

@@ -57,7 +57,7 @@ usePageTitle(() => [shown.value?.name, 'Practice'])
   <div class="page">
     <div class="page-head">
       <h1>Practice</h1>
-      <nav class="parts" aria-label="Parts of this place">
+      <nav class="one-of" aria-label="Parts of this place">
         <RouterLink
           v-for="one in parts"
           :key="one.id"
@@ -80,18 +80,3 @@ usePageTitle(() => [shown.value?.name, 'Practice'])
     <p v-else class="quiet">There is no such part of this place for you.</p>
   </div>
 </template>
-
-<style scoped>
-.parts a {
-  display: inline-block;
-  border-bottom: 2px solid transparent;
-  color: var(--ink);
-  padding: 3px 9px;
-  text-decoration: none;
-}
-
-.parts a[aria-current] {
-  border-bottom-color: var(--amber);
-  background: var(--pressed);
-}
-</style>

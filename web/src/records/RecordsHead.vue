@@ -19,26 +19,8 @@ const pages = computed(() =>
 <template>
   <div class="page-head">
     <h1>Records</h1>
-    <nav v-if="pages.length > 1" aria-label="Records">
+    <nav v-if="pages.length > 1" class="one-of" aria-label="Parts of this place">
       <RouterLink v-for="page in pages" :key="page.to" :to="page.to">{{ page.name }}</RouterLink>
     </nav>
   </div>
 </template>
-
-<style scoped>
-nav {
-  display: flex;
-  gap: 18px;
-  align-items: baseline;
-}
-
-nav a {
-  min-height: 24px;
-}
-
-nav a[aria-current='page'] {
-  color: inherit;
-  font-weight: 600;
-  text-decoration: none;
-}
-</style>

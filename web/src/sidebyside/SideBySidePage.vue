@@ -268,7 +268,7 @@ function waitsFor(side: 'here' | 'there'): string {
       <p v-if="laying.problem.value" class="notice" role="alert">{{ laying.problem.value }}</p>
       <p v-else-if="laying.asking.value" role="status">Laying them side by side …</p>
       <template v-else-if="laid">
-        <div class="piles" role="group" aria-label="What came of it">
+        <div class="piles one-of" role="group" aria-label="What came of it">
           <button
             v-for="each in piles"
             :key="each.pile"
@@ -301,25 +301,8 @@ function waitsFor(side: 'here' | 'there'): string {
 }
 
 .piles {
-  display: flex;
-  flex-wrap: wrap;
   border-bottom: 1px solid var(--rule);
   margin-top: 12px;
-}
-
-.piles button {
-  font: inherit;
-  color: inherit;
-  background: none;
-  border: none;
-  border-bottom: 3px solid transparent;
-  padding: 6px 14px;
-  min-height: 24px;
-  cursor: pointer;
-}
-
-.piles [aria-pressed='true'] {
-  border-bottom-color: currentcolor;
 }
 
 .keep {

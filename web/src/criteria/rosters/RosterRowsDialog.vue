@@ -50,13 +50,12 @@ const shown = computed(() => piles.value.find((one) => one.pile === pile.value)?
     <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
     <p v-else-if="!data" role="status">The rows are being fetched.</p>
     <template v-else>
-      <p class="piles">
+      <p class="one-of">
         On file they mean
         <button
           v-for="one in piles"
           :key="one.pile"
           type="button"
-          class="word"
           :aria-pressed="pile === one.pile"
           @click="pile = one.pile"
         >
@@ -88,15 +87,3 @@ const shown = computed(() => piles.value.find((one) => one.pile === pile.value)?
     </template>
   </Dialog>
 </template>
-
-<style scoped>
-.piles {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-}
-
-.piles [aria-pressed='true'] {
-  font-weight: 600;
-}
-</style>

@@ -3,6 +3,7 @@ package dipstick.server.accounts;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.EnumSet;
+import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -17,6 +18,14 @@ record Account(
         boolean closed,
         String passwordHash,
         int revision) {
+    /** For whoever reads the log: caller, clinician. */
+    static String inWords(Collection<Role> roles) {
+        return roles.stream()
+                .sorted()
+                .map(role -> role.name().toLowerCase(Locale.ROOT))
+                .collect(Collectors.joining(", "));
+    }
+
     static String written(Collection<Role> roles) {
         return roles.stream().sorted().map(Role::name).collect(Collectors.joining(","));
     }

@@ -96,7 +96,7 @@ public class Accounts {
                     "name-taken",
                     "There is an account with this sign-in name already. Nothing was created; give it another name.");
         }
-        audit.record(who, Act.ACCOUNT_CREATED, colleague.name() + " as " + Account.written(colleague.roles()));
+        audit.record(who, Act.ACCOUNT_CREATED, colleague.name() + " as " + Account.inWords(colleague.roles()));
     }
 
     /**
@@ -122,7 +122,7 @@ public class Accounts {
         }
         audit.record(
                 Act.ACCOUNT_CHANGED,
-                colleague.name() + " as " + Account.written(colleague.roles())
+                colleague.name() + " as " + Account.inWords(colleague.roles())
                         + (colleague.closed() ? ", closed" : "")
                         + (password.isPresent() ? ", new password" : ""));
     }

@@ -104,7 +104,7 @@ class OpenIdAccounts {
                 name, displayName(claims).orElse(name), roles, provider(claims).orElse(""), false, false, false);
         rows.insert(Accounts.row(colleague, accounts.nobodysPassword(), 1), today.now());
         vouched.insert(people.issuer(), subject, name, today.now());
-        audit.record(name, Act.ACCOUNT_CREATED, name + " as " + Account.written(roles) + ", by OpenID Connect");
+        audit.record(name, Act.ACCOUNT_CREATED, name + " as " + Account.inWords(roles) + ", by OpenID Connect");
         return accounts.find(name).orElseThrow();
     }
 
@@ -129,7 +129,7 @@ class OpenIdAccounts {
             events.publishEvent(new SignedOutEverywhere(is.name(), Optional.empty()));
         }
         audit.record(
-                is.name(), Act.ACCOUNT_CHANGED, is.name() + " as " + Account.written(roles) + ", by OpenID Connect");
+                is.name(), Act.ACCOUNT_CHANGED, is.name() + " as " + Account.inWords(roles) + ", by OpenID Connect");
         return accounts.find(is.name()).orElseThrow();
     }
 

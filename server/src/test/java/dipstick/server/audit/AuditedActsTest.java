@@ -141,7 +141,7 @@ class AuditedActsTest {
                 .contains(
                         "GROUP_CHANGED audited-group: audited-orla",
                         "HANDED_OVER audited-leaver to audited-orla",
-                        "ACCOUNT_CHANGED audited-leaver as CALLER, closed");
+                        "ACCOUNT_CHANGED audited-leaver as caller, closed");
     }
 
     @Test

@@ -1,6 +1,5 @@
 package dipstick.server.sameperson;
 
-import dipstick.core.export.FieldCell;
 import dipstick.core.population.Codes;
 import dipstick.core.population.Column;
 import dipstick.core.population.Events;
@@ -12,6 +11,7 @@ import dipstick.core.twice.LikelyPair;
 import dipstick.core.twice.LikelyPairs;
 import dipstick.core.wording.DayWords;
 import dipstick.core.wording.FieldWords;
+import dipstick.core.wording.ValueWords;
 import dipstick.server.accounts.Accounts;
 import dipstick.server.accounts.Colleague;
 import dipstick.server.people.PeopleReader;
@@ -180,12 +180,19 @@ class Pairs {
         if (column.isMissing(one) && column.isMissing(other)) {
             return Stream.empty();
         }
-        String ofOne = FieldCell.of(column, one);
-        String ofOther = FieldCell.of(column, other);
+        String ofOne = words(column, one);
+        String ofOther = words(column, other);
         return Stream.of(new Pair.Beside(
                 FieldWords.name(field.name()),
                 ofOne,
                 ofOther,
                 NormalText.of(ofOne).equals(NormalText.of(ofOther))));
+    }
+
+    /** Empty where it is missing. */
+    private static String words(Column column, int person) {
+        return column.isMissing(person)
+                ? ""
+                : ValueWords.of(column, column.codes().get(person));
     }
 }

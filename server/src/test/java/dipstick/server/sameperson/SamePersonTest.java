@@ -170,8 +170,11 @@ class SamePersonTest {
                 .contains(
                         "family name: Quillfeather / Quilfeather",
                         "given name: Odalys = Odalys",
+                        "do not contact: no / ",
                         "sex: female / ",
-                        "email:  / odalys@example.org");
+                        "email:  / odalys@example.org")
+                .as("days in words")
+                .anyMatch(one -> one.matches("birth date: (3 Feb \\d{4}) = \\1"));
         assertThat(server.signedIn("mona", Role.MANAGER)
                         .get("/api/audit?act=PEOPLE_COMPARED")
                         .text())

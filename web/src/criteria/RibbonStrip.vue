@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
-import { dayNumber, dayWords, fromIso } from '@/days'
+import { dayNumber, dayWords, monthWords } from '@/days'
 import { count, percent } from '@/stick'
 import { useElementSize, useThrottleFn } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
@@ -82,10 +82,10 @@ const coverageLine = computed(() =>
   ),
 )
 
-function monthWords(day: string): string {
-  const [year, month] = day.split('-')
-  const name = fromIso(day)?.toLocaleDateString('en-GB', { month: 'short' }) ?? ''
-  return month === '01' ? `${name} ${String(year)}` : name.slice(0, 3)
+/** The year stands at its first month alone. */
+function monthLabel(day: string): string {
+  const words = monthWords(day.slice(0, 7))
+  return words.startsWith('Jan') ? words : words.slice(0, 3)
 }
 
 function said(month: Schemas['Month']): string {
@@ -185,7 +185,7 @@ const dayAlong = computed(() => Math.round(placeOf(asOf.value, scale.value) * da
           />
           <line class="tick" :x1="month.x" :x2="month.x" :y1="HEIGHT" :y2="HEIGHT + 3" />
           <text v-if="i % labelled === 0" class="month" :x="month.x" :y="HEIGHT + 13">
-            {{ monthWords(month.day) }}
+            {{ monthLabel(month.day) }}
           </text>
           <text
             v-if="month.fallDue && labelled === 1"

@@ -56,6 +56,12 @@ class ReadAheadTest {
         return days.stream().map(day -> new Evaluator(PEOPLE, day)).toList();
     }
 
+    private static List<Evaluator> readAhead(CriteriaSet set, List<LocalDate> asOf) {
+        List<Evaluator> days = asOf(asOf);
+        Evaluator.readAhead(set, days);
+        return days;
+    }
+
     private static CriteriaSet set(String test) {
         return Records.set(PEOPLE, """
                 'rosters': [{'id': 'mill', 'name': 'Mill', 'key': ['site'], 'rows': [['Mill']]}],
@@ -85,8 +91,7 @@ class ReadAheadTest {
             })
     void what_a_row_tells_alone_is_known_of_every_day(String test) {
         CriteriaSet set = set(test);
-        List<Evaluator> days = asOf(DAYS);
-        Evaluator.readAhead(set, days);
+        List<Evaluator> days = readAhead(set, DAYS);
         assertThat(days).allSatisfy(day -> {
             assertThat(day.knows(asked(set))).isTrue();
             assertThat(day.answer(asked(set))).isEqualTo(new Evaluator(PEOPLE, day.asOf()).answer(asked(set)));
@@ -111,8 +116,7 @@ class ReadAheadTest {
             })
     void what_needs_more_than_that_is_left_to_each_day(String test) {
         CriteriaSet set = set(test);
-        List<Evaluator> days = asOf(DAYS);
-        Evaluator.readAhead(set, days);
+        List<Evaluator> days = readAhead(set, DAYS);
         assertThat(days).noneMatch(day -> day.knows(asked(set)));
     }
 
@@ -127,8 +131,7 @@ class ReadAheadTest {
             })
     void what_stands_within_others_is_known(String group) {
         String inner = "{'field': 'site', 'in': ['Mill']}";
-        List<Evaluator> days = asOf(DAYS);
-        Evaluator.readAhead(set(group.formatted(inner)), days);
+        List<Evaluator> days = readAhead(set(group.formatted(inner)), DAYS);
         assertThat(days).allMatch(day -> day.knows(asked(set(inner))));
     }
 
@@ -145,8 +148,7 @@ class ReadAheadTest {
                                 'bands': [{'name': 'Never', 'when': {'overdue': 'never'}}, {'name': 'Mill', 'when': %s}]""".formatted(letter, site)).json(),
                         Records.document("other", "'include': [{'id': 'v', 'test': %s}]".formatted(visit))
                                 .json()));
-        List<Evaluator> days = asOf(DAYS);
-        Evaluator.readAhead(set, days);
+        List<Evaluator> days = readAhead(set, DAYS);
         assertThat(days)
                 .allMatch(day -> day.knows(asked(set(visit))))
                 .allMatch(day -> day.knows(asked(set(site))))
@@ -156,10 +158,11 @@ class ReadAheadTest {
     @Test
     void more_days_than_are_asked_at_once_are_all_known() {
         CriteriaSet set = set("{'events': {'kinds': ['visit'], 'window': {'last': 'P6M'}}}");
-        List<Evaluator> days = asOf(IntStream.range(0, DayAnswers.MOST_DAYS + 1)
-                .mapToObj(week -> LocalDate.of(2025, 11, 24).plusWeeks(week))
-                .toList());
-        Evaluator.readAhead(set, days);
+        List<Evaluator> days = readAhead(
+                set,
+                IntStream.range(0, DayAnswers.MOST_DAYS + 1)
+                        .mapToObj(week -> LocalDate.of(2025, 11, 24).plusWeeks(week))
+                        .toList());
         assertThat(days).allSatisfy(day -> {
             assertThat(set.criteria().map(Criterion::test)).allMatch(day::knows);
             assertThat(day.answer(asked(set))).isEqualTo(new Evaluator(PEOPLE, day.asOf()).answer(asked(set)));

@@ -106,7 +106,7 @@ async function save() {
       id="account-email"
       v-model="draft.email"
       type="email"
-      maxlength="254"
+      :maxlength="LIMITS.AccountChange.email.maxLength"
       placeholder="where they read what is sent to them; may be empty"
     />
     <span>Roles</span>

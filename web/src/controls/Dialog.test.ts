@@ -11,12 +11,19 @@ const fetching = ref('')
 const Opener = defineComponent({
   components: { PlainDialog: Dialog, FormDialog },
   props: { kind: { type: String, required: true } },
-  setup: () => ({ open: ref(false), fetching }),
+  setup: () => ({ open: ref(false), fetching, done: ref('') }),
   template: `
     <button id="opener" @click="open = true">Open</button>
     <PlainDialog v-if="kind === 'plain'" v-model:visible="open" modal header="Plain">
       <input id="first" /><input id="second" />
     </PlainDialog>
+    <FormDialog v-else-if="kind === 'several'" v-model:visible="open" header="Form" @done="done += 'entered'">
+      <input id="first" />
+      <template #actions>
+        <button type="button" @click="done += 'this'">This</button><button type="submit">That</button>
+      </template>
+      <output>{{ done }}</output>
+    </FormDialog>
     <FormDialog v-else v-model:visible="open" :fetching="fetching" header="Form" action="Do it">
       <input id="off" disabled /><input id="first" /><input id="second" :autofocus="kind === 'marked'" />
     </FormDialog>`,
@@ -85,5 +92,14 @@ describe('a dialog', () => {
     fetching.value = ''
     await nextTick()
     expect(focused()).toBe('first')
+  })
+
+  it('offers one of several things to do beside the way out', async () => {
+    await opened('several')
+    const labels = () => [...document.querySelectorAll('form button')].map((one) => one.textContent)
+    expect(labels()).toEqual(['This', 'That', 'Leave as it was'])
+    document.querySelector('form')?.requestSubmit()
+    await flushPromises()
+    expect(document.querySelector('output')?.textContent).toBe('entered')
   })
 })

@@ -5,12 +5,13 @@ import Dialog from './Dialog'
 
 /**
  * What is filled in before something is done. What was typed stays until it is done, or left; what went wrong is told above
- * it. What it does comes first among its buttons, and the way out beside that.
+ * it. What it does comes first among its buttons, and the way out beside that; where it can do one of several, they are its
+ * `actions`, and the one that Enter does is of type submit.
  */
 const visible = defineModel<boolean>('visible', { required: true })
 const {
   header,
-  action,
+  action = '',
   leave = 'Leave as it was',
   width = 520,
   stacked = false,
@@ -20,8 +21,8 @@ const {
   ready = true,
 } = defineProps<{
   header: string
-  /** What it does. */
-  action: string
+  /** What it does; empty while there is nothing to do yet. */
+  action?: string
   /** What the way out is called. */
   leave?: string
   /** In px; never wider than the window. */
@@ -68,12 +69,15 @@ watch(
       <slot v-if="!fetching" />
       <span v-if="!stacked"></span>
       <div class="buttons">
-        <Button
-          type="submit"
-          :label="action"
-          :loading="busy"
-          :disabled="!ready || fetching !== ''"
-        />
+        <slot name="actions">
+          <Button
+            v-if="action"
+            type="submit"
+            :label="action"
+            :loading="busy"
+            :disabled="!ready || fetching !== ''"
+          />
+        </slot>
         <Button type="button" text :label="leave" @click="visible = false" />
         <slot name="more" />
       </div>

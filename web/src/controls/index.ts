@@ -1,2 +1,3 @@
 export { default as Dialog } from './Dialog'
 export { default as FormDialog } from './FormDialog.vue'
+export { default as WholeNumber } from './WholeNumber.vue'

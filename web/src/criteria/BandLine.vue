@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
+import { PARAMETERS } from '@/api/limits'
 import { Stick, count } from '@/stick'
 import InputText from 'primevue/inputtext'
 import Menu from 'primevue/menu'
@@ -106,7 +107,7 @@ function onKey(event: KeyboardEvent) {
         class="name"
         size="small"
         :model-value="band.name"
-        :maxlength="100"
+        :maxlength="PARAMETERS['GET /api/lists/{set}/desk'].band.maxLength"
         :aria-label="`Name of band ${index + 1}`"
         @change="rename"
       />

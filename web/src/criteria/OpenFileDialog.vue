@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Dialog } from '@/controls'
+import { FormDialog } from '@/controls'
 import { sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { count } from '@/stick'
@@ -86,13 +86,14 @@ function put(over: Schemas['SetSummary'] | undefined) {
 </script>
 
 <template>
-  <Dialog
+  <FormDialog
     v-model:visible="visible"
-    modal
     :header="`The file of “${document?.name}”`"
-    :style="{ width: '700px' }"
+    leave="Leave it"
+    :width="700"
+    stacked
+    :problem="problem"
   >
-    <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
     <p v-if="known">
       There is a set of this id here: “{{ known.name }}”.
       <template v-if="next?.changes.length">The file would change it:</template>
@@ -115,29 +116,26 @@ function put(over: Schemas['SetSummary'] | undefined) {
         <li v-for="words in termSets" :key="words">{{ words }}.</li>
       </ul>
     </template>
-    <div class="buttons">
+    <template #actions>
       <Button
         v-if="known"
+        type="button"
         :label="`Put it on the bench over “${known.name}”`"
         @click="put(known)"
       />
       <Button
+        type="button"
         :outlined="known !== undefined"
         label="Put it on the bench as a new set"
         @click="put(undefined)"
       />
-      <Button text label="Leave it" @click="emit('close')" />
-    </div>
-  </Dialog>
+    </template>
+  </FormDialog>
 </template>
 
 <style scoped>
 h2 {
   margin: 8px 0 0;
   font-size: 1em;
-}
-
-.buttons {
-  margin-top: 10px;
 }
 </style>

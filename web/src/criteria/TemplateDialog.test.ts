@@ -51,5 +51,5 @@ it('opens one of a file at once, and says what is wrong with it', async () => {
   await wrapper.setProps({ visible: true })
   await flushPromises()
   expect(wrapper.find('[role=alert]').text()).toContain('Nothing answers')
-  expect(wrapper.find('form').exists()).toBe(false)
+  expect(wrapper.find('button[type=submit]').exists()).toBe(false)
 })

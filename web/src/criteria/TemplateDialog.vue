@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { Dialog } from '@/controls'
+import { FormDialog } from '@/controls'
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { useNewest } from '@/api/newest'
+import { useSaving } from '@/api/saving'
 import { count } from '@/stick'
 import { useQuery } from '@tanstack/vue-query'
-import Button from 'primevue/button'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { CriteriaDocument } from './document'
 
@@ -27,63 +28,59 @@ const chosen = shallowRef<Chosen>()
 const opened = shallowRef<Schemas['OpenedTemplate']>()
 /** Which choices of each question are taken. */
 const taken = ref<boolean[][]>([])
-const problem = ref('')
-const filling = ref(false)
+const opening = useNewest()
+const { save, say, saving, problem: refused } = useSaving(chosen)
+const problem = computed(() => refused.value || opening.problem.value || sentenceOf(error.value))
 
 watch([visible, () => file], ([shown]) => {
+  opening.forget()
   chosen.value = undefined
   opened.value = undefined
-  problem.value = ''
+  say('')
   if (shown && file) {
-    void open({ file: file as unknown as NonNullable<Chosen['file']> })
+    open({ file: file as unknown as NonNullable<Chosen['file']> })
   }
 })
 
-async function open(one: Chosen) {
+function open(one: Chosen) {
   chosen.value = one
-  opened.value = undefined
-  problem.value = ''
-  try {
-    const answer = await sendJson<Schemas['OpenedTemplate']>('POST', '/api/templates/opened', one)
-    if (chosen.value === one) {
+  void opening.ask(
+    (signal) =>
+      sendJson<Schemas['OpenedTemplate']>('POST', '/api/templates/opened', one, { signal }),
+    (answer) => {
       opened.value = answer
       taken.value = answer.questions.map((question) =>
         question.choices.map((choice) => choice.chosen),
       )
-    }
-  } catch (failure) {
-    if (chosen.value === one) {
-      problem.value = sentenceOf(failure)
-    }
-  }
+    },
+  )
 }
 
 const stayOpen = computed(
   () => taken.value.filter((choices) => !choices.some((isTaken) => isTaken)).length,
 )
+const fetching = computed(() => {
+  if (opening.asking.value) {
+    return 'What is on record is being looked up.'
+  }
+  return library.value || file ? '' : 'The templates are being fetched.'
+})
 
-async function put() {
-  const of = opened.value
-  if (!of || filling.value) {
-    return
-  }
-  filling.value = true
-  problem.value = ''
-  try {
-    const answers = of.questions.map((question, i) =>
-      question.choices.filter((_, j) => taken.value[i]?.[j]).map((choice) => choice.answer),
-    )
-    const filled = await sendJson<{ document: CriteriaDocument }>('POST', '/api/templates/filled', {
-      template: chosen.value,
-      answers,
-    })
-    emit('put', filled.document)
-    visible.value = false
-  } catch (failure) {
-    problem.value = sentenceOf(failure)
-  } finally {
-    filling.value = false
-  }
+function put() {
+  const answers = (opened.value?.questions ?? []).map((question, i) =>
+    question.choices.filter((_, j) => taken.value[i]?.[j]).map((choice) => choice.answer),
+  )
+  void save(
+    () =>
+      sendJson<{ document: CriteriaDocument }>('POST', '/api/templates/filled', {
+        template: chosen.value,
+        answers,
+      }),
+    (filled) => {
+      emit('put', filled.document)
+      visible.value = false
+    },
+  )
 }
 
 function words(choice: Choice): string {
@@ -94,29 +91,19 @@ function words(choice: Choice): string {
 </script>
 
 <template>
-  <Dialog
+  <FormDialog
     v-model:visible="visible"
-    modal
     :header="opened ? opened.name : 'New set from a template'"
-    :style="{ width: '760px', maxWidth: '97vw' }"
+    :action="opened ? 'Put it on the bench' : ''"
+    leave="Leave it"
+    :width="760"
+    stacked
+    :problem="problem"
+    :fetching="fetching"
+    :busy="saving"
+    @done="put"
   >
-    <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
-    <template v-if="!chosen">
-      <p v-if="error" class="notice" role="alert">{{ sentenceOf(error) }}</p>
-      <p v-else-if="!library" class="quiet">The templates are being fetched.</p>
-      <p v-else class="quiet">
-        What a template leaves open, since it is called otherwise in each practice, is asked with
-        what is on record here.
-      </p>
-      <ul class="library">
-        <li v-for="one in library" :key="one.id">
-          <button class="word" @click="open({ id: one.id })">{{ one.name }}</button>
-          <span class="quiet">{{ one.about }}</span>
-        </li>
-      </ul>
-    </template>
-    <p v-else-if="!opened && !problem" class="quiet">What is on record is being looked up.</p>
-    <form v-if="opened" @submit.prevent="put">
+    <template v-if="opened">
       <p class="quiet">{{ opened.about }}</p>
       <fieldset v-for="(question, i) in opened.questions" :key="i">
         <legend>{{ question.question }}</legend>
@@ -128,15 +115,25 @@ function words(choice: Choice): string {
           <span class="quiet">{{ count(choice.count) }}</span>
         </label>
       </fieldset>
-      <p class="buttons">
-        <Button type="submit" label="Put it on the bench" :loading="filling" />
-        <Button type="button" text label="Leave it" @click="visible = false" />
-        <span v-if="stayOpen" class="quiet">
-          {{ count(stayOpen) }} {{ stayOpen === 1 ? 'question stays' : 'questions stay' }} open
-        </span>
+    </template>
+    <template v-else-if="!file">
+      <p class="quiet">
+        What a template leaves open, since it is called otherwise in each practice, is asked with
+        what is on record here.
       </p>
-    </form>
-  </Dialog>
+      <ul class="library">
+        <li v-for="one in library" :key="one.id">
+          <button type="button" class="word" @click="open({ id: one.id })">{{ one.name }}</button>
+          <span class="quiet">{{ one.about }}</span>
+        </li>
+      </ul>
+    </template>
+    <template #more>
+      <span v-if="opened && stayOpen" class="quiet">
+        {{ count(stayOpen) }} {{ stayOpen === 1 ? 'question stays' : 'questions stay' }} open
+      </span>
+    </template>
+  </FormDialog>
 </template>
 
 <style scoped>
@@ -169,11 +166,5 @@ legend {
 
 .choice {
   display: block;
-}
-
-.buttons {
-  display: flex;
-  align-items: baseline;
-  gap: 10px;
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { FormDialog } from '@/controls'
 import { send, sendJson, type Schemas } from '@/api/client'
 import { LIMITS, PARAMETERS } from '@/api/limits'
 import { useNewest } from '@/api/newest'
@@ -111,8 +112,17 @@ async function remove() {
 </script>
 
 <template>
-  <form class="form" @submit.prevent="save">
-    <p v-if="problem" class="notice whole" role="alert">{{ problem }}</p>
+  <FormDialog
+    visible
+    header="Letters"
+    action="Save this language"
+    leave="Back"
+    :width="640"
+    :problem="problem"
+    :busy="saving"
+    @done="save"
+    @update:visible="emit('close')"
+  >
     <label for="letter-name">Letter</label>
     <span class="which">
       <InputText
@@ -126,7 +136,13 @@ async function remove() {
         <option v-for="one in templates" :key="one.name + one.language" :value="one.name" />
       </datalist>
       <label for="letter-language">in</label>
-      <InputText id="letter-language" v-model="language" required maxlength="17" size="4" />
+      <InputText
+        id="letter-language"
+        v-model="language"
+        required
+        :maxlength="PARAMETERS['PUT /api/letters/{name}/{language}'].language.maxLength"
+        size="4"
+      />
       <span class="quiet">
         there is
         {{
@@ -161,9 +177,7 @@ async function remove() {
         <p>{{ preview.body }}</p>
       </div>
     </template>
-    <span></span>
-    <span class="buttons">
-      <Button type="submit" label="Save this language" :loading="saving" />
+    <template #more>
       <Button
         v-if="known && language !== 'en'"
         type="button"
@@ -171,9 +185,8 @@ async function remove() {
         label="Remove this language"
         @click="remove"
       />
-      <Button type="button" text label="Back" @click="emit('close')" />
-    </span>
-  </form>
+    </template>
+  </FormDialog>
 </template>
 
 <style scoped>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Dialog } from '@/controls'
+import { FormDialog } from '@/controls'
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { LIMITS } from '@/api/limits'
 import { useSaving } from '@/api/saving'
@@ -212,155 +212,142 @@ function logWritten() {
 </script>
 
 <template>
-  <Dialog
+  <LetterEditor
+    v-if="visible && editing && book"
+    :list="list"
+    :example="example"
+    :templates="book.templates"
+    :fields="book.fields"
+    @saved="refetch()"
+    @close="editing = false"
+  />
+  <FormDialog
+    v-else
     v-model:visible="visible"
-    modal
     :header="`Take out: ${count(people.length)} ${people.length === 1 ? 'person' : 'people'}`"
-    :style="{ width: '640px', maxWidth: '97vw' }"
+    :action="draft.format === 'MAIL' ? 'Send' : 'Take out'"
+    leave="Close"
+    :width="640"
+    :problem="problem || sentenceOf(checkError)"
+    :busy="busy"
+    :ready="people.length > 0 && (isTable || check?.people !== 0)"
+    @done="takeOut"
   >
-    <LetterEditor
-      v-if="editing && book"
-      :list="list"
-      :example="example"
-      :templates="book.templates"
-      :fields="book.fields"
-      @saved="refetch()"
-      @close="editing = false"
-    />
-    <form v-else class="form" @submit.prevent="takeOut">
-      <p v-if="problem || checkError" class="notice whole" role="alert">
-        {{ problem || sentenceOf(checkError) }}
-      </p>
-      <label for="out-format">As</label>
-      <select id="out-format" v-model="draft.format">
-        <option v-for="one in FORMATS" :key="one.format" :value="one.format">{{ one.name }}</option>
-      </select>
-      <template v-if="isTable">
-        <span>Columns</span>
-        <span class="columns">
-          <label v-for="one in COLUMNS" :key="one.column">
-            <input v-model="draft.columns" type="checkbox" :value="one.column" /> {{ one.name }}
-          </label>
-          <label v-for="name in further" :key="name">
-            <input v-model="draft.fields" type="checkbox" :value="name" /> {{ fieldWords(name) }}
-          </label>
-        </span>
-      </template>
-      <template v-if="isWritten">
-        <label for="out-template">Letter</label>
-        <span>
-          <select id="out-template" v-model="draft.template">
-            <option v-for="name in names" :key="name" :value="name">{{ name }}</option>
-          </select>
-          <button
-            v-if="session.has('COORDINATE')"
-            type="button"
-            class="word"
-            @click="editing = true"
-          >
-            Change the letters
-          </button>
-        </span>
-      </template>
-      <template v-if="toCheck > 0">
-        <span>To check</span>
-        <label v-if="mayChange">
-          <input v-model="draft.toCheck" type="checkbox" /> also
-          {{ toCheck === 1 ? 'the one who is' : `the ${count(toCheck)} who are` }} to check: the
-          records do not say whether they belong on the list
+    <label for="out-format">As</label>
+    <select id="out-format" v-model="draft.format">
+      <option v-for="one in FORMATS" :key="one.format" :value="one.format">{{ one.name }}</option>
+    </select>
+    <template v-if="isTable">
+      <span>Columns</span>
+      <span class="columns">
+        <label v-for="one in COLUMNS" :key="one.column">
+          <input v-model="draft.columns" type="checkbox" :value="one.column" /> {{ one.name }}
         </label>
-        <span v-else>
-          {{ count(toCheck) }} {{ toCheck === 1 ? 'person is' : 'people are' }} to check and left
-          out.
-        </span>
-      </template>
-      <template v-if="!isTable">
-        <span>{{ isPaper ? 'Printed' : 'Sent' }}</span>
-        <span v-if="!check" role="status">{{ checkError ? '' : 'Looking who can be …' }}</span>
-        <span v-else>
-          {{ count(check.people) }} of {{ count(people.length)
-          }}<template v-if="Object.keys(check.byLanguage).length"
-            >:
-            {{
-              Object.entries(check.byLanguage)
-                .map(([language, letters]) => `${count(letters)} in ${language}`)
-                .join(', ')
-            }}</template
-          >
-        </span>
-        <template v-if="check && (check.again > 0 || draft.again)">
-          <span>Again</span>
-          <label>
-            <input v-model="draft.again" type="checkbox" /> also to those to whom the same went just
-            now<template v-if="check.again"> ({{ count(check.again) }})</template>
-          </label>
-        </template>
-        <template v-if="check?.leftOut.length">
-          <span>Left out</span>
-          <ul class="left-out" tabindex="0" aria-label="Would be left out">
-            <li v-for="one in check.leftOut" :key="one.person">
-              <Veiled :text="one.name" />: {{ one.why }}
-            </li>
-          </ul>
-        </template>
-      </template>
-      <template v-if="reasonNeeded">
-        <label for="out-reason">Why</label>
-        <InputText
-          id="out-reason"
-          v-model="draft.reason"
-          required
-          :maxlength="LIMITS.Wanted.reason.maxLength"
-          placeholder="kept in the audit log"
-        />
-      </template>
-      <span></span>
-      <span class="buttons">
-        <Button
-          type="submit"
-          :label="draft.format === 'MAIL' ? 'Send' : 'Take out'"
-          :loading="busy"
-          :disabled="people.length === 0 || (!isTable && check?.people === 0)"
-        />
-        <Button
-          v-if="isTable && mayCopy()"
-          type="button"
-          outlined
-          label="Copy"
-          :disabled="people.length === 0 || busy || (reasonNeeded && draft.reason.trim() === '')"
-          @click="copy"
-        />
-        <Button type="button" text label="Close" @click="visible = false" />
+        <label v-for="name in further" :key="name">
+          <input v-model="draft.fields" type="checkbox" :value="name" /> {{ fieldWords(name) }}
+        </label>
       </span>
-      <div v-if="draft.format === 'MAIL' && mail" class="whole">
-        <p v-if="!mail.ready" class="notice">
-          No mail server is set up here, so nothing can be sent.
-        </p>
-        <p v-else-if="mail.standIn" class="quiet">
-          This is the demo: mail goes to a stand-in, which keeps it and delivers nothing.
-          <button
-            v-if="session.has('COORDINATE')"
-            type="button"
-            class="word"
-            :aria-expanded="sentShown"
-            @click="sentShown = !sentShown"
-          >
-            {{ sentShown ? 'Hide what was sent' : 'Show what was sent' }}
-          </button>
-        </p>
-        <SentMail v-if="sentShown" />
-      </div>
-      <p v-if="told" class="whole" role="status">
-        {{ told }}
-        <button v-if="written.length" type="button" class="word" @click="logWritten">
-          Log it for {{ count(written.length) }} {{ written.length === 1 ? 'person' : 'people' }}
+    </template>
+    <template v-if="isWritten">
+      <label for="out-template">Letter</label>
+      <span>
+        <select id="out-template" v-model="draft.template">
+          <option v-for="name in names" :key="name" :value="name">{{ name }}</option>
+        </select>
+        <button v-if="session.has('COORDINATE')" type="button" class="word" @click="editing = true">
+          Change the letters
+        </button>
+      </span>
+    </template>
+    <template v-if="toCheck > 0">
+      <span>To check</span>
+      <label v-if="mayChange">
+        <input v-model="draft.toCheck" type="checkbox" /> also
+        {{ toCheck === 1 ? 'the one who is' : `the ${count(toCheck)} who are` }} to check: the
+        records do not say whether they belong on the list
+      </label>
+      <span v-else>
+        {{ count(toCheck) }} {{ toCheck === 1 ? 'person is' : 'people are' }} to check and left out.
+      </span>
+    </template>
+    <template v-if="!isTable">
+      <span>{{ isPaper ? 'Printed' : 'Sent' }}</span>
+      <span v-if="!check" role="status">{{ checkError ? '' : 'Looking who can be …' }}</span>
+      <span v-else>
+        {{ count(check.people) }} of {{ count(people.length)
+        }}<template v-if="Object.keys(check.byLanguage).length"
+          >:
+          {{
+            Object.entries(check.byLanguage)
+              .map(([language, letters]) => `${count(letters)} in ${language}`)
+              .join(', ')
+          }}</template
+        >
+      </span>
+      <template v-if="check && (check.again > 0 || draft.again)">
+        <span>Again</span>
+        <label>
+          <input v-model="draft.again" type="checkbox" /> also to those to whom the same went just
+          now<template v-if="check.again"> ({{ count(check.again) }})</template>
+        </label>
+      </template>
+      <template v-if="check?.leftOut.length">
+        <span>Left out</span>
+        <ul class="left-out" tabindex="0" aria-label="Would be left out">
+          <li v-for="one in check.leftOut" :key="one.person">
+            <Veiled :text="one.name" />: {{ one.why }}
+          </li>
+        </ul>
+      </template>
+    </template>
+    <template v-if="reasonNeeded">
+      <label for="out-reason">Why</label>
+      <InputText
+        id="out-reason"
+        v-model="draft.reason"
+        required
+        :maxlength="LIMITS.Wanted.reason.maxLength"
+        placeholder="kept in the audit log"
+      />
+    </template>
+    <div v-if="draft.format === 'MAIL' && mail" class="whole">
+      <p v-if="!mail.ready" class="notice">
+        No mail server is set up here, so nothing can be sent.
+      </p>
+      <p v-else-if="mail.standIn" class="quiet">
+        This is the demo: mail goes to a stand-in, which keeps it and delivers nothing.
+        <button
+          v-if="session.has('COORDINATE')"
+          type="button"
+          class="word"
+          :aria-expanded="sentShown"
+          @click="sentShown = !sentShown"
+        >
+          {{ sentShown ? 'Hide what was sent' : 'Show what was sent' }}
         </button>
       </p>
-      <ul v-if="leftOut.length" class="left-out whole" tabindex="0" aria-label="Left out">
-        <li v-for="one in leftOut" :key="one.person"><Veiled :text="one.name" />: {{ one.why }}</li>
-      </ul>
-    </form>
-  </Dialog>
+      <SentMail v-if="sentShown" />
+    </div>
+    <p v-if="told" class="whole" role="status">
+      {{ told }}
+      <button v-if="written.length" type="button" class="word" @click="logWritten">
+        Log it for {{ count(written.length) }} {{ written.length === 1 ? 'person' : 'people' }}
+      </button>
+    </p>
+    <ul v-if="leftOut.length" class="left-out whole" tabindex="0" aria-label="Left out">
+      <li v-for="one in leftOut" :key="one.person"><Veiled :text="one.name" />: {{ one.why }}</li>
+    </ul>
+    <template #more>
+      <Button
+        v-if="isTable && mayCopy()"
+        type="button"
+        outlined
+        label="Copy"
+        :disabled="people.length === 0 || busy || (reasonNeeded && draft.reason.trim() === '')"
+        @click="copy"
+      />
+    </template>
+  </FormDialog>
 </template>
 
 <style scoped>

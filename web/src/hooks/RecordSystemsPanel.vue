@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LIMITS } from '@/api/limits'
+import { LIMITS, PARAMETERS } from '@/api/limits'
 import { FormDialog } from '@/controls'
 import { ifMatch, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
@@ -132,7 +132,7 @@ async function remove() {
           id="system-id"
           v-model="draft.id"
           required
-          maxlength="60"
+          :maxlength="PARAMETERS['PUT /api/record-systems/{id}'].id.maxLength"
           pattern="[a-z0-9\-]+"
           placeholder="small letters, digits and hyphens"
         />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@/api/limits'
-import { FormDialog } from '@/controls'
+import { FormDialog, WholeNumber } from '@/controls'
 import { useColleagues } from '@/accounts'
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { useSaving } from '@/api/saving'
@@ -10,7 +10,6 @@ import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
 import MultiSelect from 'primevue/multiselect'
 import { computed, watch } from 'vue'
-import DayCount from './DayCount.vue'
 import { STEPS } from './words'
 
 type Manner = Schemas['Manner']
@@ -99,7 +98,7 @@ async function save() {
     <h2>Contact plan</h2>
     <ol>
       <li v-for="(step, i) in draft.plan.steps" :key="i">
-        <DayCount
+        <WholeNumber
           v-model="step.afterDays"
           :max="LIMITS.PlannedStep.afterDays.maximum"
           :aria-label="`Days before step ${String(i + 1)}`"
@@ -130,13 +129,13 @@ async function save() {
     </p>
     <p>
       When they were reached, look again after
-      <DayCount
+      <WholeNumber
         v-model="draft.plan.afterReached"
         :max="LIMITS.ContactPlan.afterReached.maximum"
         aria-label="Days after they were reached"
       />
       days; when they have an appointment, after
-      <DayCount
+      <WholeNumber
         v-model="draft.plan.afterBooked"
         :max="LIMITS.ContactPlan.afterBooked.maximum"
         aria-label="Days after they booked"
@@ -175,13 +174,13 @@ async function save() {
     <h2>Held back, with the reason</h2>
     <p>
       Who has an appointment within
-      <DayCount
+      <WholeNumber
         v-model="draft.hold.appointmentDays"
         :max="LIMITS.HoldRules.appointmentDays.maximum"
         aria-label="Days within which an appointment holds back"
       />
       days; who was reached on any list in the last
-      <DayCount
+      <WholeNumber
         v-model="draft.hold.reachedDays"
         :max="LIMITS.HoldRules.reachedDays.maximum"
         aria-label="Days for which being reached holds back"

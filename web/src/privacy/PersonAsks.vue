@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Dialog } from '@/controls'
+import { FormDialog } from '@/controls'
 import { sendJson } from '@/api/client'
 import { LIMITS } from '@/api/limits'
 import { keepFile } from '@/api/download'
@@ -57,81 +57,72 @@ async function erase() {
   <p class="asks">
     <button class="word" @click="open('report')">All that is held of them</button>
     <button class="word" @click="open('erasure')">Erase them</button>
-    <Dialog
+    <FormDialog
       :visible="wanted !== undefined"
-      modal
       :header="wanted === 'erasure' ? 'Erase this person' : 'All that is held of this person'"
-      :style="{ width: '560px' }"
+      :action="wanted === 'erasure' ? 'Erase for good' : ''"
+      leave="Leave it"
+      :width="560"
+      :problem="problem"
+      :busy="saving"
+      :ready="draft.typed.trim() === person"
       @update:visible="wanted = undefined"
+      @done="erase"
     >
-      <form class="form" @submit.prevent="wanted === 'erasure' && erase()">
-        <p v-if="problem" class="notice whole" role="alert">{{ problem }}</p>
-        <p v-if="wanted === 'erasure'" class="whole">
-          Their record, their place on every list and whatever was written about them goes, and
-          cannot be brought back. A stub without a name keeps the counts of lists true. The audit
-          log still has their number, and the backups of before still have it all, for as long as
-          they are kept. Files that still name them are read without them.
-        </p>
-        <p v-else class="whole">
-          Their record, lists, readings, what was done about them, and who looked: to read as a PDF,
-          or as JSON for a program.
-        </p>
-        <label for="asked-by">Who asked</label>
-        <span>
-          <InputText
-            id="asked-by"
-            v-model="draft.askedBy"
-            fluid
-            required
-            :maxlength="LIMITS.Asked.askedBy.maxLength"
-          />
-          <span class="offered">
-            <button
-              v-for="one in OFFERED"
-              :key="one"
-              type="button"
-              class="word"
-              @click="draft.askedBy = one"
-            >
-              {{ one }}
-            </button>
-          </span>
-        </span>
-        <label for="asked-why">Why</label>
+      <p v-if="wanted === 'erasure'" class="whole">
+        Their record, their place on every list and whatever was written about them goes, and cannot
+        be brought back. A stub without a name keeps the counts of lists true. The audit log still
+        has their number, and the backups of before still have it all, for as long as they are kept.
+        Files that still name them are read without them.
+      </p>
+      <p v-else class="whole">
+        Their record, lists, readings, what was done about them, and who looked: to read as a PDF,
+        or as JSON for a program.
+      </p>
+      <label for="asked-by">Who asked</label>
+      <span>
         <InputText
-          id="asked-why"
-          v-model="draft.why"
+          id="asked-by"
+          v-model="draft.askedBy"
+          fluid
           required
-          :maxlength="LIMITS.Asked.why.maxLength"
+          :maxlength="LIMITS.Asked.askedBy.maxLength"
         />
-        <template v-if="wanted === 'erasure'">
-          <label for="asked-typed">Type {{ person }}</label>
-          <InputText id="asked-typed" v-model="draft.typed" autocomplete="off" required />
-        </template>
-        <span></span>
-        <span class="buttons">
-          <Button
-            v-if="wanted === 'erasure'"
-            type="submit"
-            label="Erase for good"
-            :loading="saving"
-            :disabled="draft.typed.trim() !== person"
-          />
-          <template v-else>
-            <Button
-              v-for="format in ['PDF', 'JSON'] as const"
-              :key="format"
-              type="button"
-              :label="`Take it as ${format}`"
-              :loading="saving"
-              :disabled="!draft.askedBy.trim() || !draft.why.trim()"
-              @click="report(format)"
-            />
-          </template>
-          <Button type="button" text label="Leave it" @click="wanted = undefined" />
+        <span class="offered">
+          <button
+            v-for="one in OFFERED"
+            :key="one"
+            type="button"
+            class="word"
+            @click="draft.askedBy = one"
+          >
+            {{ one }}
+          </button>
         </span>
-      </form>
-    </Dialog>
+      </span>
+      <label for="asked-why">Why</label>
+      <InputText
+        id="asked-why"
+        v-model="draft.why"
+        required
+        :maxlength="LIMITS.Asked.why.maxLength"
+      />
+      <template v-if="wanted === 'erasure'">
+        <label for="asked-typed">Type {{ person }}</label>
+        <InputText id="asked-typed" v-model="draft.typed" autocomplete="off" required />
+      </template>
+      <template v-if="wanted === 'report'" #actions>
+        <Button
+          v-for="format in ['PDF', 'JSON'] as const"
+          :key="format"
+          type="button"
+          :label="`Take it as ${format}`"
+          :loading="saving"
+          :disabled="!draft.askedBy.trim() || !draft.why.trim()"
+          @click="report(format)"
+        />
+      </template>
+    </FormDialog>
   </p>
 </template>
 

@@ -1,52 +1,50 @@
 <script setup lang="ts">
-import { Dialog } from '@/controls'
+import { FormDialog } from '@/controls'
 import { send, sentenceOf, type Schemas } from '@/api/client'
+import { useSaving } from '@/api/saving'
 import { count } from '@/stick'
-import Button from 'primevue/button'
-import { onMounted, ref, shallowRef } from 'vue'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
 
 /** What taking a delivery back does, and doing it. */
 const { delivery } = defineProps<{ delivery: Schemas['Taken'] }>()
 const emit = defineEmits<{ close: []; takenBack: [] }>()
 
-const look = shallowRef<Schemas['Undone']>()
-const failed = ref('')
 const everything = ref(false)
-const busy = ref(false)
 const address = `/api/deliveries/taken/${delivery.id}/taking-back` as const
-
-onMounted(async () => {
-  try {
-    look.value = await send<Schemas['Undone']>(address)
-  } catch (failure) {
-    failed.value = sentenceOf(failure)
-  }
+const { data: look, error } = useQuery({
+  queryKey: ['deliveries', 'taking-back', delivery.id],
+  queryFn: () => send<Schemas['Undone']>(address),
+  staleTime: 0,
+  gcTime: 0,
 })
+const { save, saving, problem: refused } = useSaving(() => delivery.id)
+const problem = computed(() => refused.value || sentenceOf(error.value))
 
-async function takeBack() {
-  busy.value = true
-  failed.value = ''
-  try {
-    await send(`${address}?everything=${String(everything.value)}`, { method: 'POST' })
-    emit('takenBack')
-  } catch (failure) {
-    failed.value = sentenceOf(failure)
-  } finally {
-    busy.value = false
-  }
+function takeBack() {
+  void save(
+    () => send(`${address}?everything=${String(everything.value)}`, { method: 'POST' }),
+    () => {
+      emit('takenBack')
+    },
+  )
 }
 </script>
 
 <template>
-  <Dialog
+  <FormDialog
     visible
-    modal
     :header="`Take back ${delivery.fileName}`"
-    :style="{ width: '34rem' }"
+    action="Take back"
+    leave="Leave it as it is"
+    :width="544"
+    stacked
+    :problem="problem"
+    :fetching="look ? '' : 'Looking what it changed …'"
+    :busy="saving"
+    @done="takeBack"
     @update:visible="emit('close')"
   >
-    <p v-if="failed" class="notice" role="alert">{{ failed }}</p>
-    <p v-if="!look && !failed" role="status">Looking what it changed …</p>
     <template v-if="look">
       <p>
         <strong>{{ count(look.gone) }}</strong> that it added go,
@@ -67,11 +65,7 @@ async function takeBack() {
         </label>
       </template>
     </template>
-    <div class="buttons">
-      <Button v-if="look" label="Take back" :disabled="busy" @click="takeBack" />
-      <Button text label="Leave it as it is" @click="emit('close')" />
-    </div>
-  </Dialog>
+  </FormDialog>
 </template>
 
 <style scoped>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import lengths from './lengths.json'
 import { MEANINGS, withEverything, withMeaning, withRank, withSource, type Intake } from './intake'
 
 /** What a delivery means for what is on file, and whose word counts. */
@@ -49,7 +50,7 @@ function valueOf(event: Event): string {
         >Source
         <input
           type="text"
-          maxlength="200"
+          :maxlength="lengths.source"
           :value="intake.source ?? ''"
           :disabled="working"
           placeholder="none by name"

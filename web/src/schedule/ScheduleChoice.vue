@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { LIMITS } from '@/api/limits'
+import { WholeNumber } from '@/controls'
 import InputText from 'primevue/inputtext'
 import { dayName, type When } from './when'
 
@@ -43,13 +45,11 @@ const DAYS: readonly When['dayOfWeek'][] = [
   </select>
   <template v-if="when.every === 'MONTH'">
     <label :for="`${of}-day`">on day</label>
-    <input
-      :id="`${of}-day`"
-      v-model.number="when.dayOfMonth"
-      class="narrow"
-      type="number"
-      min="1"
-      max="31"
+    <WholeNumber
+      v-model="when.dayOfMonth"
+      :input-id="`${of}-day`"
+      :min="LIMITS.ReadingPlanChange.dayOfMonth.minimum"
+      :max="LIMITS.ReadingPlanChange.dayOfMonth.maximum"
     />
   </template>
   <template v-if="when.every !== 'NEVER'">

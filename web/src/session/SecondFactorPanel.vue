@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { json, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { LIMITS } from '@/api/limits'
 import { useSaving } from '@/api/saving'
 import { timeWords } from '@/days'
 import { count } from '@/stick'
@@ -109,7 +110,7 @@ function readAgain() {
         v-model="code"
         inputmode="numeric"
         autocomplete="one-time-code"
-        maxlength="10"
+        :maxlength="LIMITS.CodeTyped.code.maxLength"
         required
         autofocus
       />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { usePageTitle } from '@/address'
 import { Problem, sentenceOf } from '@/api/client'
+import { LIMITS } from '@/api/limits'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
@@ -100,7 +101,7 @@ function fillIn(account: { name: string; password: string }) {
             id="code"
             v-model="code"
             autocomplete="one-time-code"
-            maxlength="40"
+            :maxlength="LIMITS.CodeTyped.code.maxLength"
             autofocus
             required
           />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { WholeNumber } from '@/controls'
 import { send, sendJson, sentenceOf, type Schemas } from '@/api/client'
 import { LIMITS } from '@/api/limits'
 import { useSaving } from '@/api/saving'
@@ -99,14 +100,11 @@ function words(scopes: readonly Scope[]): string {
         </label>
       </span>
       <label for="token-days">Days it is good</label>
-      <input
-        id="token-days"
-        v-model.number="draft.days"
-        class="plain"
-        type="number"
-        min="1"
-        max="366"
-        required
+      <WholeNumber
+        v-model="draft.days"
+        input-id="token-days"
+        :min="LIMITS.NewToken.days.minimum"
+        :max="LIMITS.NewToken.days.maximum"
       />
       <PasswordAgain id="token-password" v-model="draft.current" />
       <span></span>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Dialog } from '@/controls'
+import { FormDialog } from '@/controls'
 import { fieldWords } from '@/fields'
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
@@ -106,13 +106,17 @@ function save() {
 </script>
 
 <template>
-  <Dialog
+  <FormDialog
     v-model:visible="visible"
-    modal
     :header="roster ? `Roster: ${roster.name}` : 'New roster'"
-    :style="{ width: '640px' }"
+    action="Use it"
+    :width="640"
+    stacked
+    :problem="refused"
+    :ready="complete"
+    @done="save"
   >
-    <form class="roster" @submit.prevent="save">
+    <div class="roster">
       <div v-if="!roster && offered.length" class="take">
         <span id="roster-shared">Take one that is shared</span>
         <Select
@@ -152,22 +156,19 @@ function save() {
       </label>
       <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
       <p v-else class="quiet" role="status">{{ rows.length }} rows</p>
-      <p v-if="refused" class="notice" role="alert">{{ refused }}</p>
       <p v-if="said" role="status">{{ said }}</p>
-      <div class="buttons">
-        <Button type="submit" label="Use it" :disabled="!complete" />
-        <Button type="button" text label="Leave as it was" @click="visible = false" />
-        <Button
-          v-if="roster && !shared"
-          type="button"
-          outlined
-          label="Share it with other sets"
-          :loading="saving"
-          @click="share(roster)"
-        />
-      </div>
-    </form>
-  </Dialog>
+    </div>
+    <template #more>
+      <Button
+        v-if="roster && !shared"
+        type="button"
+        outlined
+        label="Share it with other sets"
+        :loading="saving"
+        @click="share(roster)"
+      />
+    </template>
+  </FormDialog>
 </template>
 
 <style scoped>

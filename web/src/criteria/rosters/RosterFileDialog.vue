@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { Dialog } from '@/controls'
-import { ifMatch, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { FormDialog } from '@/controls'
+import { ifMatch, send, sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
+import { useSaving } from '@/api/saving'
 import { firstFree, slug } from '../document'
 import { fromIso, toIso } from '@/days'
 import { fieldWords } from '@/fields'
 import { OpenDates, ReadAs } from '@/files'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
-import Button from 'primevue/button'
 import DatePicker from 'primevue/datepicker'
 import InputText from 'primevue/inputtext'
 import MultiSelect from 'primevue/multiselect'
@@ -36,10 +36,11 @@ const untilColumn = ref<string>()
 const dates = ref('')
 /** How its bytes are read as rows, where somebody says it otherwise. */
 const readAs = ref<Schemas['ReadingWanted']>()
-const refused = ref('')
-const busy = ref(false)
 const reading = useNewest()
+const comparing = useNewest()
 const telling = useNewest()
+const { save: keep, saving, problem: refused } = useSaving(() => file.name)
+const problem = computed(() => reading.problem.value || comparing.problem.value || refused.value)
 
 const fields = computed(() =>
   (read.value?.fields ?? []).map((field) => ({ field, label: fieldWords(field) })),
@@ -66,14 +67,15 @@ const complete = computed(
     (roster === undefined || before.value !== undefined),
 )
 
-onMounted(async () => {
+onMounted(() => {
   void readFile()
   if (roster) {
-    try {
-      before.value = await rosterOf(roster.id)
-    } catch (failure) {
-      refused.value = sentenceOf(failure)
-    }
+    void comparing.ask(
+      () => rosterOf(roster.id),
+      (one) => {
+        before.value = one
+      },
+    )
   }
 })
 
@@ -125,38 +127,41 @@ watch([change, complete], () => {
   }
 })
 
-async function save() {
-  busy.value = true
-  refused.value = ''
-  const id = roster?.id ?? firstFree(slug(change.value.name) || 'roster', taken)
-  try {
-    await sendJson('PUT', addressOf(id), change.value, roster ? ifMatch(roster.version) : {})
-    emit('saved', change.value.name)
-  } catch (failure) {
-    refused.value = sentenceOf(failure)
-  }
-  busy.value = false
+function save() {
+  const sent = change.value
+  const id = roster?.id ?? firstFree(slug(sent.name) || 'roster', taken)
+  void keep(
+    () => sendJson('PUT', addressOf(id), sent, roster ? ifMatch(roster.version) : {}),
+    () => {
+      emit('saved', sent.name)
+    },
+  )
 }
 </script>
 
 <template>
-  <Dialog
+  <FormDialog
     visible
-    modal
     :header="roster ? `${roster.name}: replaced by ${file.name}` : `A roster of ${file.name}`"
-    :style="{ width: '44rem' }"
+    :action="roster ? 'Replace it in every set' : 'Share this roster'"
+    leave="Leave it"
+    :width="704"
+    stacked
+    :problem="problem"
+    :fetching="read ? '' : `Reading ${file.name} …`"
+    :busy="saving"
+    :ready="complete"
+    @done="save"
     @update:visible="emit('close')"
   >
-    <form class="from-file" @submit.prevent="save">
+    <div class="from-file">
       <ReadAs
         v-if="read"
         :found="read.readAs"
         :working="reading.asking.value"
         @change="readAs = $event"
       />
-      <p v-if="reading.problem.value" class="notice" role="alert">{{ reading.problem.value }}</p>
-      <p v-else-if="!read" role="status">Reading {{ file.name }} …</p>
-      <template v-else>
+      <template v-if="read && !reading.problem.value">
         <label>
           What it is called
           <InputText v-model="name" autofocus fluid />
@@ -251,17 +256,8 @@ async function save() {
           </ul>
         </section>
       </template>
-      <p v-if="refused" class="notice" role="alert">{{ refused }}</p>
-      <div class="buttons">
-        <Button
-          type="submit"
-          :label="roster ? 'Replace it in every set' : 'Share this roster'"
-          :disabled="!complete || busy"
-        />
-        <Button type="button" text label="Leave it" @click="emit('close')" />
-      </div>
-    </form>
-  </Dialog>
+    </div>
+  </FormDialog>
 </template>
 
 <style scoped>

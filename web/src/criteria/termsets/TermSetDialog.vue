@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Dialog } from '@/controls'
+import { FormDialog } from '@/controls'
 import { PARAMETERS } from '@/api/limits'
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
@@ -183,14 +183,15 @@ function takeShared() {
 </script>
 
 <template>
-  <Dialog
+  <FormDialog
     v-model:visible="visible"
-    modal
     :header="termSet ? `Term set: ${termSet.name}` : 'New term set'"
-    :style="{ width: '1120px', maxWidth: '97vw' }"
+    :width="1120"
+    stacked
+    :problem="problem"
+    @done="saveHere"
   >
-    <form class="terms" @submit.prevent="holds && !changed ? (visible = false) : saveHere()">
-      <p v-if="problem" class="notice wide" role="alert">{{ problem }}</p>
+    <div class="terms">
       <p v-if="termSet && shared && !holds" class="notice calm wide" role="status">
         These are not the members of the shared “{{ shared.name }}”<template
           v-if="shared.usedBy.length"
@@ -201,7 +202,7 @@ function takeShared() {
       </p>
       <label class="name">
         What it means
-        <InputText v-model="name" autofocus required placeholder="hearing check" />
+        <InputText v-model="name" required placeholder="hearing check" />
       </label>
       <label>
         Find in the records
@@ -253,28 +254,27 @@ function takeShared() {
         </ul>
         <TermSetVersions :id="holds.id" :version="holds.version" />
       </section>
-      <div class="buttons wide">
-        <template v-if="holds">
-          <Button
-            type="button"
-            label="Change it for all"
-            :disabled="!name.trim() || !changed"
-            :loading="saving"
-            @click="saveForAll"
-          />
-          <Button
-            v-if="ownAllowed"
-            type="submit"
-            text
-            label="Only in this set"
-            :disabled="!name.trim() || !changed"
-          />
-        </template>
-        <Button v-else type="submit" label="Use it" :disabled="!name.trim()" />
-        <Button type="button" text label="Leave as it was" @click="visible = false" />
-      </div>
-    </form>
-  </Dialog>
+    </div>
+    <template #actions>
+      <template v-if="holds">
+        <Button
+          type="button"
+          label="Change it for all"
+          :disabled="!name.trim() || !changed"
+          :loading="saving"
+          @click="saveForAll"
+        />
+        <Button
+          v-if="ownAllowed"
+          type="submit"
+          text
+          label="Only in this set"
+          :disabled="!name.trim() || !changed"
+        />
+      </template>
+      <Button v-else type="submit" label="Use it" :disabled="!name.trim()" />
+    </template>
+  </FormDialog>
 </template>
 
 <style scoped>
@@ -295,8 +295,7 @@ function takeShared() {
 
 .found,
 .members,
-.effects,
-.buttons {
+.effects {
   order: 2;
 }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Dialog } from '@/controls'
+import { FormDialog } from '@/controls'
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { useQuery } from '@tanstack/vue-query'
@@ -94,11 +94,19 @@ async function goTo(mistake: Mistake) {
 </script>
 
 <template>
-  <Dialog v-model:visible="visible" modal header="The set as text" :style="{ width: '860px' }">
-    <p v-if="problem" class="notice" role="alert">{{ problem }}</p>
-    <p v-if="asking" class="quiet" role="status">The text is being written.</p>
+  <FormDialog
+    v-model:visible="visible"
+    header="The set as text"
+    action="Use this text"
+    :width="860"
+    stacked
+    :problem="problem"
+    :fetching="asking ? 'The text is being written.' : ''"
+    :busy="reading.asking.value"
+    :ready="changed"
+    @done="use"
+  >
     <Textarea
-      v-else
       id="set-text"
       v-model="text"
       aria-label="The set as text"
@@ -109,22 +117,17 @@ async function goTo(mistake: Mistake) {
     />
     <ul v-if="mistakes.length" class="mistakes" role="alert">
       <li v-for="mistake in mistakes" :key="mistake.from">
-        <button class="word" @click="goTo(mistake)">Line {{ lineOf(mistake) }}</button>
+        <button type="button" class="word" @click="goTo(mistake)">
+          Line {{ lineOf(mistake) }}
+        </button>
         {{ mistake.message }}
       </li>
     </ul>
-    <div class="buttons">
-      <Button
-        label="Use this text"
-        :disabled="!changed"
-        :loading="reading.asking.value"
-        @click="use"
-      />
-      <Button text label="Leave as it was" @click="visible = false" />
-      <Button text icon="pi pi-copy" label="Copy" @click="copy" />
+    <template #more>
+      <Button type="button" text icon="pi pi-copy" label="Copy" @click="copy" />
       <span class="quiet" role="status">{{ copied ? 'Copied.' : '' }}</span>
-    </div>
-  </Dialog>
+    </template>
+  </FormDialog>
 </template>
 
 <style scoped>
@@ -139,10 +142,5 @@ async function goTo(mistake: Mistake) {
   padding: 0;
   list-style: none;
   color: var(--brick);
-}
-
-.buttons {
-  align-items: center;
-  margin-top: 8px;
 }
 </style>

@@ -10,6 +10,7 @@ import com.networknt.schema.SpecificationVersion;
 import dipstick.intake.describe.Intake;
 import dipstick.intake.describe.IntakeDocument;
 import dipstick.intake.describe.InvalidIntake;
+import dipstick.intake.describe.Lengths;
 import dipstick.intake.make.Trouble;
 import dipstick.intake.propose.Proposing;
 import java.nio.file.Files;
@@ -89,6 +90,42 @@ class IntakeDocumentTest {
         assertThat(document).isNotEqualTo(WHOLE);
         InvalidIntake refused = catchThrowableOfType(InvalidIntake.class, () -> IntakeDocument.read(document));
         assertThat(refused.problems()).anyMatch(problem -> problem.startsWith(pointer + ":"));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"day-first\" | \"sometimes\" | “sometimes” is none of what can stand here.",
+                "\"source\" | \"sorce\" | nothing of this name is known here.",
+                "{\"column\": \"Result\"} | [\"Result\"] | an object should stand here.",
+                "[\"Taken\"] | \"Taken\" | a list should stand here.",
+                "\"headerLines\": 1 | \"headerLines\": \"one\" | “one” is none of what can stand here.",
+                "\"headerLines\": 1 | \"headerLines\": [] | a whole number should stand here.",
+                "\"Laboratory\" | {} | a text should stand here.",
+                "\"blanksClear\": true | \"blanksClear\": {} | true or false should stand here.",
+            })
+    void what_cannot_stand_somewhere_is_said_in_words(String right, String wrong, String said) {
+        String document = WHOLE.replace(right, wrong);
+        assertThat(document).isNotEqualTo(WHOLE);
+        InvalidIntake refused = catchThrowableOfType(InvalidIntake.class, () -> IntakeDocument.read(document));
+        assertThat(refused.problems()).singleElement().asString().endsWith(": " + said);
+    }
+
+    @Test
+    void names_that_are_too_long_to_be_kept_are_refused() throws Exception {
+        String source = "s".repeat(Lengths.SOURCE);
+        String field = "f".repeat(Lengths.FIELD_NAME);
+        String longest = WHOLE.replace("Harbour lab", source).replace("frailty", field);
+        assertThat(IntakeDocument.read(longest).source()).isEqualTo(source);
+
+        String longer = WHOLE.replace("Harbour lab", source + "s").replace("frailty", field + "f");
+        InvalidIntake refused = catchThrowableOfType(InvalidIntake.class, () -> IntakeDocument.read(longer));
+        assertThat(refused.problems())
+                .containsExactly(
+                        "/source: a source's name has at most 200 characters.",
+                        "/people/fields/" + field + "f:number: a field's name has at most 200 characters.");
+        assertThat(SCHEMA.validate(longer, InputFormat.JSON)).isNotEmpty();
     }
 
     @ParameterizedTest

@@ -7,6 +7,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,6 +17,9 @@ import tools.jackson.databind.EnumNamingStrategies;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.MismatchedInputException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
 
 /** An intake as a JSON document of our own ({@code docs/intakes.md}), and what is wrong with one. */
@@ -45,7 +49,7 @@ public final class IntakeDocument {
             }
             intake = JSON.treeToValue(json, Intake.class);
         } catch (JacksonException broken) {
-            throw new InvalidIntake(List.of(pointer(broken) + ": " + broken.getOriginalMessage()));
+            throw new InvalidIntake(List.of(pointer(broken) + ": " + said(broken)));
         }
         List<String> problems = problems(intake);
         if (!problems.isEmpty()) {
@@ -78,6 +82,29 @@ public final class IntakeDocument {
         return pointer.isEmpty() ? "/" : pointer.toString();
     }
 
+    private static String said(JacksonException broken) {
+        return switch (broken) {
+            case UnrecognizedPropertyException _ -> "nothing of this name is known here.";
+            case InvalidFormatException value -> "“" + value.getValue() + "” is none of what can stand here.";
+            case MismatchedInputException other
+            when other.getTargetType() != null -> standsHere(other.getTargetType()) + " should stand here.";
+            default -> "this is not JSON, or not what can stand here.";
+        };
+    }
+
+    private static String standsHere(Class<?> type) {
+        if (Collection.class.isAssignableFrom(type)) {
+            return "a list";
+        }
+        if (type == String.class || type.isEnum()) {
+            return "a text";
+        }
+        if (type == Boolean.class || type == boolean.class) {
+            return "true or false";
+        }
+        return type == Integer.class || type == int.class ? "a whole number" : "an object";
+    }
+
     private static List<String> problems(Intake intake) {
         List<String> problems = new ArrayList<>();
         if (intake.id().isBlank()) {
@@ -85,6 +112,9 @@ public final class IntakeDocument {
         }
         if (intake.name().isBlank()) {
             problems.add("/name: an intake needs a name.");
+        }
+        if (intake.source().length() > Lengths.SOURCE) {
+            problems.add("/source: a source's name has at most " + Lengths.SOURCE + " characters.");
         }
         if (intake.rank().filter(rank -> rank < 0 || rank > HIGHEST_RANK).isPresent()) {
             problems.add("/rank: a rank is a whole number from 0 to " + HIGHEST_RANK + ".");
@@ -112,6 +142,8 @@ public final class IntakeDocument {
             Optional<Field> field = known.written(name);
             if (field.isEmpty()) {
                 problems.add(at + "/" + name + ": a field needs a name, and a known one says no type.");
+            } else if (field.get().name().length() > Lengths.FIELD_NAME) {
+                problems.add(at + "/" + name + ": a field's name has at most " + Lengths.FIELD_NAME + " characters.");
             }
             long sources = maker.allColumns().findAny().stream().count()
                     + maker.constant().stream().count()

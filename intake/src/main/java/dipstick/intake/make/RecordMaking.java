@@ -39,6 +39,7 @@ public final class RecordMaking {
     private final Intake intake;
     private final PeopleKnown known;
     private final MadeSink sink;
+    private final LengthCheck lengths;
 
     private final TableReader table;
     private final MakerPlan number;
@@ -73,6 +74,7 @@ public final class RecordMaking {
         this.intake = intake;
         this.known = known;
         this.sink = sink;
+        this.lengths = new LengthCheck(sink);
         Plans plans = new Plans(intake, table.columns(), zone);
         this.number = plans.of(intake.whose().number().orElse(Maker.ofConstant("")));
         this.by = plans.of(intake.whose().by(), Fields.PERSON);
@@ -133,7 +135,7 @@ public final class RecordMaking {
             make(row.get());
         }
         people.forEach((id, person) -> {
-            if (!mergedInto.containsKey(id)) {
+            if (!mergedInto.containsKey(id) && lengths.fits(person.line(), person.values())) {
                 sink.person(new PersonRecord(id, person.values()));
             }
         });
@@ -150,7 +152,7 @@ public final class RecordMaking {
             trouble(row, "", Reason.PASSED_OVER, row.at(passedOver.getAsInt()).text() + ".");
             return;
         }
-        Optional<String> person = personOf(row);
+        Optional<String> person = personOf(row).filter(id -> lengths.isNumber(row, id));
         if (person.isPresent()) {
             numbers(row, others).forEach(number -> sink.alsoKnown(person.get(), number));
             numbers(row, merged).stream()
@@ -167,9 +169,13 @@ public final class RecordMaking {
         }
     }
 
-    private static List<String> numbers(Row row, Optional<MakerPlan> plan) {
-        return plan.stream()
-                .flatMap(made -> parts(made.make(row, MakerPlan.One.NONE).cell(), NUMBERS_BETWEEN).stream())
+    private List<String> numbers(Row row, Optional<MakerPlan> plan) {
+        return plan.map(made -> lengths.further(row, made.columnNames(), numbers(row, made)))
+                .orElse(List.of());
+    }
+
+    private static List<String> numbers(Row row, MakerPlan plan) {
+        return parts(plan.make(row, MakerPlan.One.NONE).cell(), NUMBERS_BETWEEN).stream()
                 .map(Cell::text)
                 .filter(number -> !number.isEmpty())
                 .toList();
@@ -319,8 +325,8 @@ public final class RecordMaking {
             trouble(row, "", Reason.NO_KIND, "The row does not say what kind of record it is.");
             return;
         }
-        if (!losesRow(troubles)) {
-            EventRecord event = new EventRecord(values);
+        EventRecord event = new EventRecord(values);
+        if (!losesRow(troubles) && lengths.isNumber(row, event.id()) && lengths.fits(row.line(), values)) {
             if (isOfNews) {
                 news.put(event.id().isEmpty() ? "line " + row.line() : event.id(), event);
             } else if (event.id().isEmpty() || eventIds.add(event.id())) {

@@ -24,6 +24,7 @@ public record Trouble(long line, String column, Reason reason, String cell, Stri
         OTHER_CELLS,
         PERSON_DIFFERS,
         ID_TWICE,
+        TOO_LONG,
         /** Nothing of this kind is read; no row is lost that could be. */
         PASSED_OVER,
         /** A cell that cannot be read says nothing; the rest of its row is kept. */

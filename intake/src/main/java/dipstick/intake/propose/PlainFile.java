@@ -6,6 +6,7 @@ import dipstick.core.records.Fields;
 import dipstick.core.records.RecordFields;
 import dipstick.core.text.NormalText;
 import dipstick.intake.describe.Intake;
+import dipstick.intake.describe.Lengths;
 import dipstick.intake.describe.Maker;
 import dipstick.intake.describe.Meaning;
 import dipstick.intake.describe.TableShape;
@@ -151,6 +152,7 @@ public enum PlainFile {
                 .filter(column -> known().written(column)
                         .filter(field ->
                                 !field.name().equals(NUMBER) && !field.name().equals(PERSON_NUMBER))
+                        .filter(field -> field.name().length() <= Lengths.FIELD_NAME)
                         .isPresent())
                 .collect(Collectors.toMap(
                         column -> asThePracticeHasIt(known().written(column).orElseThrow(), practice),

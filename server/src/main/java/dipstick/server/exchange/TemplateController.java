@@ -66,7 +66,7 @@ class TemplateController {
     @PutMapping("/api/letters/{name}/{language}")
     LetterTemplate save(
             @PathVariable @Size(max = 100) String name,
-            @PathVariable @Pattern(regexp = "[a-z]{2,8}(-[a-z0-9]{2,8})?") String language,
+            @PathVariable @Size(max = 17) @Pattern(regexp = "[a-z]{2,8}(-[a-z0-9]{2,8})?") String language,
             @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch,
             @Valid @RequestBody TemplateChange change) {
         LetterTemplate next =

@@ -55,7 +55,7 @@ class RecordSystemController {
     /** Without If-Match it is a new one. */
     @PutMapping("/{id}")
     RecordSystem put(
-            @PathVariable @Pattern(regexp = "[a-z0-9-]{1,60}") String id,
+            @PathVariable @Size(max = 60) @Pattern(regexp = "[a-z0-9-]+") String id,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
             @Valid @RequestBody SystemChange change) {
         int seen = Optional.ofNullable(ifMatch).map(EntityTag::number).orElse(0);

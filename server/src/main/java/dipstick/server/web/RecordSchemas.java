@@ -10,14 +10,15 @@ import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 
 /**
- * In the API's description a record's component is always there, unless it is an {@link Optional}, and a JSON node is
- * any object.
+ * In the API's description a record's component is always there, unless it is an {@link Optional}, of which the
+ * limits are said too, and a JSON node is any object.
  */
 @Component
 class RecordSchemas implements ModelConverter {
@@ -39,6 +40,12 @@ class RecordSchemas implements ModelConverter {
                     .map(RecordComponent::getName)
                     .toList();
             model.setRequired(always);
+            Map<String, Schema> properties =
+                    Optional.ofNullable(model.getProperties()).orElse(Map.of());
+            for (RecordComponent component : raw.getRecordComponents()) {
+                Optional.ofNullable(properties.get(component.getName()))
+                        .ifPresent(property -> OptionalLimits.describe(component.getAnnotatedType(), property));
+            }
         }
         return schema;
     }

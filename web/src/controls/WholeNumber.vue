@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import InputNumber from 'primevue/inputnumber'
 
-/** So many days. */
-const days = defineModel<number>({ required: true })
-defineProps<{ max: number }>()
+/** A whole number, such as of days. */
+const number = defineModel<number>({ required: true })
+const { min = 0 } = defineProps<{
+  min?: number
+  max: number
+}>()
 </script>
 
 <template>
   <InputNumber
-    v-model="days"
-    :min="0"
+    v-model="number"
+    :min="min"
     :max="max"
     :allow-empty="false"
     :input-style="{ width: '52px' }"

@@ -1,0 +1,2 @@
+/** Where what is known of one's own sessions is kept. */
+export const SESSIONS = ['own', 'sessions'] as const

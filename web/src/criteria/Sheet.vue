@@ -191,6 +191,13 @@ function editRoster(id: string | undefined) {
   dialogs.value?.openRoster(id)
 }
 
+/** What was opened from the editor of a word has nothing to give the keyboard back to: that is closed by then. */
+function backFromDialog() {
+  if (window.document.activeElement === window.document.body) {
+    backToWord()
+  }
+}
+
 function useTermSet(saved: TermSet, of: string | undefined) {
   if (of !== undefined) {
     emit('change', replaceTermSet(document, of, saved))
@@ -359,6 +366,7 @@ function useRoster(saved: Roster, isNew: boolean) {
       @term-set="useTermSet"
       @shared="emit('shared', $event)"
       @roster="useRoster"
+      @closed="backFromDialog"
     />
   </div>
 </template>

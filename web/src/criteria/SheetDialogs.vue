@@ -15,6 +15,8 @@ const emit = defineEmits<{
   termSet: [saved: TermSet, of: string | undefined]
   shared: [saved: Schemas['TermSetSaved']]
   roster: [saved: Roster, isNew: boolean]
+  /** One is gone from the page. */
+  closed: []
 }>()
 
 const termSetShown = ref(false)
@@ -55,6 +57,7 @@ defineExpose({ openTermSet, openRoster })
     :extra="extra"
     @save="emit('termSet', $event, termSet?.id)"
     @shared="emit('shared', $event)"
+    @after-hide="emit('closed')"
   />
   <RosterDialog
     v-model:visible="rosterShown"
@@ -62,5 +65,6 @@ defineExpose({ openTermSet, openRoster })
     :fields="personFields"
     :taken="rosterIds"
     @save="emit('roster', $event, roster === undefined)"
+    @after-hide="emit('closed')"
   />
 </template>

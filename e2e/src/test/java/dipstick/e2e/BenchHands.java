@@ -63,6 +63,17 @@ final class BenchHands {
         browser.run("document.querySelector(arguments[0]).focus()", css);
     }
 
+    String textOfSet() {
+        return String.valueOf(browser.find("#set-text").getDomProperty("value"));
+    }
+
+    void setText(String text) {
+        browser.run(
+                "const area = document.querySelector('#set-text'); area.value = arguments[0];"
+                        + "area.dispatchEvent(new Event('input'))",
+                text);
+    }
+
     void typeCriterion(String section, String words) {
         browser.chord(Keys.ALT, section);
         browser.press(words);

@@ -17,8 +17,6 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The main job on a new installation: the first account, two files brought in, a criteria set built from nothing with
@@ -27,7 +25,6 @@ import tools.jackson.databind.json.JsonMapper;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class MainJobIT {
     private static final String NAME = "[aria-label='Name of the set']";
-    private static final JsonMapper JSON = JsonMapper.shared();
 
     @TempDir
     static Path folder;
@@ -39,7 +36,7 @@ class MainJobIT {
     @RegisterExtension
     static final PictureOfFailure PICTURE = new PictureOfFailure(() -> browser);
 
-    private static JsonNode expected;
+    private static ExpectedSet expected;
 
     @BeforeAll
     static void start() throws Exception {
@@ -47,7 +44,7 @@ class MainJobIT {
         application = RunningApplication.start(folder.resolve("data"), "--dipstick.zone=Europe/Lisbon");
         browser = new Browser(folder.resolve("downloads"));
         hands = new BenchHands(browser);
-        expected = JSON.readTree(CommandLine.KIT.resolve("cases/levels-one-after-another.expected.json"));
+        expected = ExpectedSet.read(browser, CommandLine.KIT.resolve("cases/levels-one-after-another.expected.json"));
     }
 
     @AfterAll
@@ -62,10 +59,10 @@ class MainJobIT {
         browser.open(application.address());
         assertThat(browser.violations()).isEmpty();
         assertThat(browser.text("main")).doesNotContain("This is the demo");
-        fillFirstAccount("WRONG", "a long password");
+        FirstVisit.createAccount(browser, "WRONG", "a long password");
         browser.awaitText("[role=alert]", "The code is not right");
 
-        fillFirstAccount(application.firstAccountCode(), "a long password");
+        FirstVisit.createAccount(browser, application.firstAccountCode(), "a long password");
         browser.type("#password", "not the password");
         browser.type("#name", "Mera");
         browser.click("Sign in");
@@ -78,14 +75,6 @@ class MainJobIT {
         assertThat(browser.violations()).isEmpty();
         browser.click("Criteria");
         browser.awaitText("main", "No set is saved yet");
-    }
-
-    private void fillFirstAccount(String code, String password) {
-        browser.type("#code", code);
-        browser.type("#display-name", "Mera Coordinator");
-        browser.type("#new-name", "mera");
-        browser.type("#new-password", password);
-        browser.click("Create the account");
     }
 
     @Test
@@ -192,45 +181,12 @@ class MainJobIT {
     @Test
     @Order(5)
     void its_levels_and_people_are_the_expected_ones() {
-        List<String> order = List.of("age", "field", "field-2", "age-2");
-        for (int i = 0; i < order.size(); i++) {
-            JsonNode remaining = expected.get("levels").get(i).get("remaining");
-            assertLevel(order.get(i), remaining);
-        }
-        assertLevel("records", expected.get("has"));
-        assertThat(browser.text("[data-level=list]"))
-                .isEqualTo(expected.at("/list/yes").asInt() + " on the list");
-        assertThat(browser.text("[data-level=check]"))
-                .isEqualTo(expected.at("/list/unsure").asInt() + " can’t tell");
-
+        expected.assertLevels(List.of("age", "field", "field-2", "age-2"), "records");
         browser.clickOn("[data-level=list]");
-        assertThat(shownPeople()).containsExactlyInAnyOrderElementsOf(people("on"));
+        expected.awaitPeople("on");
         browser.clickOn("[data-level=check]");
         browser.awaitText(".who .title", "Can’t tell");
-        browser.until(page -> shownPeople().size() == people("check").size());
-        assertThat(shownPeople()).containsExactlyInAnyOrderElementsOf(people("check"));
-    }
-
-    private void assertLevel(String criterion, JsonNode counts) {
-        String line = "[data-criterion='" + criterion + "'] ";
-        assertThat(browser.text(line + ".level")).isEqualTo(counts.get("yes").asString());
-        String unsure = counts.get("unsure").asInt() == 0 ? "" : counts.get("unsure") + " can’t tell";
-        String cannotTell = line + "[data-level=unsure]";
-        assertThat(browser.has(cannotTell) ? browser.text(cannotTell) : "").isEqualTo(unsure);
-    }
-
-    private static List<String> people(String state) {
-        return expected.get("members")
-                .valueStream()
-                .filter(member -> member.get("state").asString().equals(state))
-                .map(member -> member.get("person").asString())
-                .toList();
-    }
-
-    private static List<String> shownPeople() {
-        return browser.findAll("[data-person]").stream()
-                .map(row -> String.valueOf(row.getDomAttribute("data-person")))
-                .toList();
+        expected.awaitPeople("check");
     }
 
     @Test
@@ -282,7 +238,7 @@ class MainJobIT {
         browser.awaitText(".head", "version 1, Mera Coordinator");
         browser.reload();
         hands.setAsOf("31 Aug 2026");
-        browser.awaitText("[data-level=list]", expected.at("/list/yes").asInt() + " on the list");
+        browser.awaitText("[data-level=list]", expected.onList());
     }
 
     @Test
@@ -331,13 +287,9 @@ class MainJobIT {
         browser.awaitText("[role=status]", "had a Hearing check in the last 12 months (31 Aug 2025 to 31 Aug 2026)");
         browser.press(Keys.ENTER);
 
-        List<String> order = List.of("aged-18-or-over", "wears-aid-is-yes", "status-is-moved-away", "aged-39-or-under");
-        for (int i = 0; i < order.size(); i++) {
-            assertLevel(order.get(i), expected.get("levels").get(i).get("remaining"));
-        }
-        assertLevel("a-hearing-check-in-the-last-12-months", expected.get("has"));
-        assertThat(browser.text("[data-level=list]"))
-                .isEqualTo(expected.at("/list/yes").asInt() + " on the list");
+        expected.assertLevels(
+                List.of("aged-18-or-over", "wears-aid-is-yes", "status-is-moved-away", "aged-39-or-under"),
+                "a-hearing-check-in-the-last-12-months");
 
         browser.chord(Keys.CONTROL, "s");
         browser.awaitText(".head", "draft, never published");
@@ -391,27 +343,16 @@ class MainJobIT {
         browser.awaitText("[data-level=list]", "on the list");
         browser.click("What can be done with this set");
         browser.click("As text");
-        browser.until(page -> textOfSet().contains("- had a Hearing check in the last 12 months"));
+        browser.until(page -> hands.textOfSet().contains("- had a Hearing check in the last 12 months"));
         assertThat(browser.violations()).isEmpty();
-        setText(textOfSet().replace("aged 18 or over", "aged eighteen or over"));
+        hands.setText(hands.textOfSet().replace("aged 18 or over", "aged eighteen or over"));
         browser.click("Use this text");
         browser.awaitText(".mistakes", "“eighteen” does not fit here");
-        setText(textOfSet().replace("eighteen", "21"));
+        hands.setText(hands.textOfSet().replace("eighteen", "21"));
         browser.click("Use this text");
         browser.awaitText("[data-criterion=aged-18-or-over]", "aged 21 or over");
         browser.click("Undo");
         browser.awaitText("[data-criterion=aged-18-or-over]", "aged 18 or over");
-    }
-
-    private static String textOfSet() {
-        return String.valueOf(browser.find("#set-text").getDomProperty("value"));
-    }
-
-    private static void setText(String text) {
-        browser.run(
-                "const area = document.querySelector('#set-text'); area.value = arguments[0];"
-                        + "area.dispatchEvent(new Event('input'))",
-                text);
     }
 
     @Test
@@ -428,7 +369,7 @@ class MainJobIT {
         assertThat(browser.violations()).isEmpty();
         WebElement day = browser.find(".as-of input");
         day.sendKeys(Keys.chord(Keys.CONTROL, "a"), "31 Aug 2026", Keys.ENTER, Keys.ESCAPE, Keys.TAB);
-        browser.awaitText(".page-head", expected.at("/list/yes").asInt() + " on the list");
+        browser.awaitText(".page-head", expected.onList());
         browser.click("Download CSV");
 
         Path file = folder.resolve("downloads/list-levels-one-after-another-2026-08-31.csv");

@@ -41,11 +41,7 @@ class SigningInIT {
         browser = new Browser(Files.createDirectories(folder.resolve("downloads")));
         browser.plugInDevice();
         browser.open(application.address());
-        browser.type("#code", application.firstAccountCode());
-        browser.type("#display-name", "Mera Coordinator");
-        browser.type("#new-name", "mera");
-        browser.type("#new-password", PASSWORD);
-        browser.click("Create the account");
+        FirstVisit.createAccount(browser, application.firstAccountCode(), PASSWORD);
     }
 
     @AfterAll

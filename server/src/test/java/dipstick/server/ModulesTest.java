@@ -5,6 +5,7 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.concurrent.ExecutorService;
 import org.junit.jupiter.api.Test;
 import org.springframework.modulith.core.ApplicationModules;
 
@@ -26,5 +27,17 @@ class ModulesTest {
                 .resideInAnyPackage(
                         "org.springframework..", "java.sql..", "jakarta..", "java.net.http..", "dipstick.server..")
                 .check(core);
+    }
+
+    @Test
+    void nobody_is_interrupted_who_may_be_reading_the_database() {
+        JavaClasses server = new ClassFileImporter()
+                .withImportOption(new ImportOption.DoNotIncludeTests())
+                .importPackages("dipstick.server");
+        noClasses()
+                .should()
+                .callMethod(ExecutorService.class, "shutdownNow")
+                .because("that closes the file of the database for everybody (docs/decisions/0064)")
+                .check(server);
     }
 }

@@ -59,6 +59,7 @@ public class Views implements SmartLifecycle {
     private final Renewals renewals = new Renewals();
     private Duration pause = FIRST_PAUSE;
     private volatile boolean failing;
+    private volatile boolean stopping;
     private boolean toldBehind;
 
     Views(RecordsLoader loader, Unshown unshown, Today today, ViewFile file, ApplicationEventPublisher events) {
@@ -107,9 +108,11 @@ public class Views implements SmartLifecycle {
         unshown.shown(waiting);
     }
 
+    /** Waits for what is being read: a thread that is interrupted there closes the database's file for everybody. */
     @Override
     public void stop() {
-        showing.shutdownNow();
+        stopping = true;
+        showing.close();
         telling.shutdown();
         file.finish();
     }
@@ -156,6 +159,9 @@ public class Views implements SmartLifecycle {
     }
 
     private synchronized boolean showChanges() {
+        if (stopping) {
+            return false;
+        }
         // The stamp first: what led to it is known by the time that the changes are looked at.
         try {
             String stamp = loader.stamp();

@@ -48,6 +48,7 @@ class DeskBooks {
     private final Map<String, Kept> kept = new ConcurrentHashMap<>();
     private final ExecutorService keeping = Executors.newSingleThreadExecutor();
     private final AtomicBoolean waiting = new AtomicBoolean();
+    private volatile boolean stopping;
 
     DeskBooks(DeskReader reader, CriteriaSets sets, Views views, Evaluators evaluators) {
         this.reader = reader;
@@ -150,6 +151,9 @@ class DeskBooks {
     }
 
     private void readAhead(String set) {
+        if (stopping) {
+            return;
+        }
         try {
             of(set);
         } catch (ErrorResponseException outOfUse) {
@@ -160,9 +164,11 @@ class DeskBooks {
         }
     }
 
+    /** Waits for the list that is being read: a thread that is interrupted there closes the database's file for everybody. */
     @PreDestroy
     void stop() {
-        keeping.shutdownNow();
+        stopping = true;
+        keeping.close();
     }
 
     @EventListener

@@ -179,7 +179,7 @@ class DocumentsAgreeTest {
     }
 
     private static String counts(List<Outcome> outcomes) {
-        return NaiveEvaluator.count(outcomes, o -> o == Outcome.YES) + "/"
-                + NaiveEvaluator.count(outcomes, o -> o == Outcome.UNSURE);
+        return NaiveLogic.count(outcomes, o -> o == Outcome.YES) + "/"
+                + NaiveLogic.count(outcomes, o -> o == Outcome.UNSURE);
     }
 }

@@ -48,7 +48,7 @@ final class NaiveDocument {
         boolean deceased = NormalText.of(person.cell("status").orElse("")).equals("deceased");
         return !deceased
                 && person.cell("deceased_on")
-                        .map(day -> NaiveEvaluator.days(day).first().isAfter(asOf))
+                        .map(day -> NaiveDays.days(day).first().isAfter(asOf))
                         .orElse(true);
     }
 
@@ -87,11 +87,11 @@ final class NaiveDocument {
         Outcome left = isInPopulation(person) ? Outcome.YES : Outcome.NO;
         List<Outcome> remaining = new ArrayList<>();
         for (Outcome met : settled("include", person, events)) {
-            left = NaiveEvaluator.and(left, met);
+            left = NaiveLogic.and(left, met);
             remaining.add(left);
         }
         for (Outcome exempt : settled("exclude", person, events)) {
-            left = NaiveEvaluator.and(left, NaiveEvaluator.not(exempt));
+            left = NaiveLogic.and(left, NaiveLogic.not(exempt));
             remaining.add(left);
         }
         return remaining;
@@ -122,17 +122,15 @@ final class NaiveDocument {
         int wanted = rule.isString()
                 ? (rule.asString().equals("any") ? 1 : each.size())
                 : rule.get("atLeast").asInt();
-        return NaiveEvaluator.atLeast(
-                wanted,
-                NaiveEvaluator.count(each, o -> o == Outcome.YES),
-                NaiveEvaluator.count(each, o -> o != Outcome.NO));
+        return NaiveLogic.atLeast(
+                wanted, NaiveLogic.count(each, o -> o == Outcome.YES), NaiveLogic.count(each, o -> o != Outcome.NO));
     }
 
     Outcome list(Row person, List<Row> events) {
         Outcome eligible = eligible(person, events);
         return criteria("shouldHave").isEmpty()
                 ? eligible
-                : NaiveEvaluator.and(eligible, NaiveEvaluator.not(has(person, events)));
+                : NaiveLogic.and(eligible, NaiveLogic.not(has(person, events)));
     }
 
     /** The due date as it is written to a list: a day, never, or nothing. */
@@ -168,11 +166,11 @@ final class NaiveDocument {
 
     /** The day of a lapse, or an empty text where it was never met. */
     private String lapse(JsonNode test, Row person, List<Row> events) {
-        List<LocalDate> days = tests.lastDaysOfMatches(test.get("events"), person, events);
+        List<LocalDate> days = tests.selections().lastDaysOfMatches(test.get("events"), person, events);
         int wanted = test.path("count").path("atLeast").asInt(1);
         return days.size() < wanted
                 ? ""
-                : NaiveEvaluator.lapse(
+                : NaiveDays.lapse(
                                 days.get(days.size() - wanted),
                                 test.get("events").get("window").get("last").asString())
                         .toString();
@@ -197,7 +195,7 @@ final class NaiveDocument {
         if (overdue.isString()) {
             return due.equals(NEVER);
         }
-        LocalDate by = NaiveEvaluator.less(asOf, overdue.get("atLeast").asString());
+        LocalDate by = NaiveDays.less(asOf, overdue.get("atLeast").asString());
         return !due.isEmpty() && !due.equals(NEVER) && !LocalDate.parse(due).isAfter(by);
     }
 }

@@ -10,7 +10,6 @@ import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -40,13 +39,21 @@ class RecordSchemas implements ModelConverter {
                     .map(RecordComponent::getName)
                     .toList();
             model.setRequired(always);
-            Map<String, Schema> properties =
-                    Optional.ofNullable(model.getProperties()).orElse(Map.of());
-            for (RecordComponent component : raw.getRecordComponents()) {
-                Optional.ofNullable(properties.get(component.getName()))
-                        .ifPresent(property -> OptionalLimits.describe(component.getAnnotatedType(), property));
-            }
+            sayLimits(raw.getRecordComponents(), model);
         }
         return schema;
+    }
+
+    private static void sayLimits(RecordComponent[] components, Schema<?> model) {
+        var properties = model.getProperties();
+        if (properties == null) {
+            return;
+        }
+        for (RecordComponent component : components) {
+            Schema<?> property = properties.get(component.getName());
+            if (property != null) {
+                OptionalLimits.describe(component.getAnnotatedType(), property);
+            }
+        }
     }
 }

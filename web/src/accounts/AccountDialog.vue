@@ -128,6 +128,7 @@ async function save() {
     <InputText
       id="account-provider"
       v-model="draft.provider"
+      :maxlength="LIMITS.AccountChange.provider.maxLength"
       placeholder="as the records name them; for clinicians"
     />
     <span></span>

@@ -202,6 +202,7 @@ async function save() {
     <div v-for="(one, i) in draft.parts" :key="i" class="part">
       <InputText
         v-model="one.name"
+        :maxlength="LIMITS.ListPart.name.maxLength"
         placeholder="Name"
         :aria-label="`Name of part ${String(i + 1)}`"
       />

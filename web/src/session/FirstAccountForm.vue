@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { sendJson, sentenceOf } from '@/api/client'
+import { LIMITS } from '@/api/limits'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { reactive, ref } from 'vue'
@@ -32,11 +33,30 @@ async function create() {
       started.
     </p>
     <label for="code">Code</label>
-    <InputText id="code" v-model="account.code" autocomplete="off" autofocus required />
+    <InputText
+      id="code"
+      v-model="account.code"
+      :maxlength="LIMITS.FirstAccountRequest.code.maxLength"
+      autocomplete="off"
+      autofocus
+      required
+    />
     <label for="display-name">Your name, as colleagues see it</label>
-    <InputText id="display-name" v-model="account.displayName" autocomplete="name" required />
+    <InputText
+      id="display-name"
+      v-model="account.displayName"
+      :maxlength="LIMITS.FirstAccountRequest.displayName.maxLength"
+      autocomplete="name"
+      required
+    />
     <label for="new-name">Name to sign in with</label>
-    <InputText id="new-name" v-model="account.name" autocomplete="username" required />
+    <InputText
+      id="new-name"
+      v-model="account.name"
+      :maxlength="LIMITS.FirstAccountRequest.name.maxLength"
+      autocomplete="username"
+      required
+    />
     <label for="new-password">Password, {{ passwords.shortest }} characters or more</label>
     <InputText
       id="new-password"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { usePageTitle } from '@/address'
 import { ifMatch, send, sendJson, sentenceOf, type Schemas } from '@/api/client'
+import { LIMITS } from '@/api/limits'
 import { useNewest } from '@/api/newest'
 import { firstFree, slug } from '@/criteria'
 import { RecordsHead } from '@/records'
@@ -283,7 +284,12 @@ function waitsFor(side: 'here' | 'there'): string {
         <form class="keep" @submit.prevent="save">
           <label>
             To do this again with one action, as
-            <InputText v-model="name" size="small" placeholder="Wishes of the week" />
+            <InputText
+              v-model="name"
+              :maxlength="LIMITS.ComparisonChange.name.maxLength"
+              size="small"
+              placeholder="Wishes of the week"
+            />
           </label>
           <Button type="submit" size="small" outlined label="Save" :disabled="!name.trim()" />
         </form>

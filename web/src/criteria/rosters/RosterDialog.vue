@@ -2,6 +2,7 @@
 import { FormDialog } from '@/controls'
 import { fieldWords } from '@/fields'
 import { sendJson, type Schemas } from '@/api/client'
+import { LIMITS } from '@/api/limits'
 import { useNewest } from '@/api/newest'
 import { useSaving } from '@/api/saving'
 import { useSession } from '@/session'
@@ -135,7 +136,12 @@ function save() {
       </p>
       <label>
         What it is called
-        <InputText v-model="name" autofocus fluid placeholder="No letters, please" />
+        <InputText
+          v-model="name"
+          fluid
+          :maxlength="LIMITS.RosterChange.name.maxLength"
+          placeholder="No letters, please"
+        />
       </label>
       <div>
         <span id="roster-key">Known by these fields of a person, in this order</span>

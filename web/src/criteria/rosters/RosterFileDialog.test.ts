@@ -1,5 +1,5 @@
 import { ReadAs } from '@/files'
-import { button, clear, Refusal, serving, shown } from '@/testing'
+import { button, clear, Refusal, serving, shown, type Asked } from '@/testing'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, expect, it } from 'vitest'
 import RosterFileDialog from './RosterFileDialog.vue'
@@ -89,4 +89,23 @@ it('is read anew as is said, in another encoding', async () => {
   await flushPromises()
   expect(asked).toHaveLength(2)
   expect(asked[1]?.path).toContain('encoding=windows-1250')
+})
+
+it('is not taken as it was read before, where it cannot be read as is said', async () => {
+  const refused = new Refusal(422, 'There is no encoding “no such”.')
+  serving({
+    'POST /api/rosters/file': ({ path }: Asked) => (path.includes('encoding') ? refused : READ),
+  })
+  const page = await shown(RosterFileDialog, { file: FILE, roster: undefined, taken: new Set() })
+  await flushPromises()
+  const share = () => button(page, 'Share this roster').attributes('disabled')
+  expect(share()).toBeUndefined()
+  const readAs = page.getComponent(ReadAs)
+  readAs.vm.$emit('change', { encoding: 'no such', separator: ',', sheet: '' })
+  await flushPromises()
+  expect(page.text()).toContain('There is no encoding')
+  expect(share()).toBeDefined()
+  readAs.vm.$emit('change', {})
+  await flushPromises()
+  expect(share()).toBeUndefined()
 })

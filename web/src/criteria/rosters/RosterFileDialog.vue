@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { FormDialog } from '@/controls'
 import { ifMatch, send, sendJson, type Schemas } from '@/api/client'
+import { LIMITS } from '@/api/limits'
 import { useNewest } from '@/api/newest'
 import { useSaving } from '@/api/saving'
 import { firstFree, slug } from '../document'
@@ -64,6 +65,7 @@ const complete = computed(
     key.value.length > 0 &&
     change.value.rows.length > 0 &&
     !reading.asking.value &&
+    reading.problem.value === '' &&
     (roster === undefined || before.value !== undefined),
 )
 
@@ -164,7 +166,12 @@ function save() {
       <template v-if="read && !reading.problem.value">
         <label>
           What it is called
-          <InputText v-model="name" autofocus fluid />
+          <InputText
+            v-model="name"
+            autofocus
+            fluid
+            :maxlength="LIMITS.RosterChange.name.maxLength"
+          />
         </label>
         <div v-if="!roster">
           <span id="roster-file-key">People are known by</span>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { FormDialog } from '@/controls'
-import { PARAMETERS } from '@/api/limits'
+import { LIMITS, PARAMETERS } from '@/api/limits'
 import { sendJson, type Schemas } from '@/api/client'
 import { useNewest } from '@/api/newest'
 import { useSaving } from '@/api/saving'
@@ -202,7 +202,12 @@ function takeShared() {
       </p>
       <label class="name">
         What it means
-        <InputText v-model="name" required placeholder="hearing check" />
+        <InputText
+          v-model="name"
+          :maxlength="LIMITS.TermSetChange.name.maxLength"
+          required
+          placeholder="hearing check"
+        />
       </label>
       <label>
         Find in the records

@@ -71,6 +71,16 @@ class LongCellsTest {
     }
 
     @Test
+    void a_long_cell_is_told_by_its_beginning() throws Exception {
+        String beginning = "🦶".repeat(29);
+        Made made = plain("id;birth_date\n7;" + beginning.repeat(9) + "\n");
+        assertThat(made.troubles).singleElement().satisfies(trouble -> {
+            assertThat(trouble.cell()).isEqualTo(beginning + "…");
+            assertThat(trouble.said()).isEqualTo("“" + beginning + "…” is not a date of a day that exists.");
+        });
+    }
+
+    @Test
     void a_column_of_too_long_a_name_makes_no_field() throws Exception {
         String longest = "f".repeat(Lengths.FIELD_NAME);
         Made made = plain("id;family_name;" + longest + ";" + longest + "f\n7;Marl;kept;not kept\n");

@@ -4,6 +4,7 @@ import dipstick.core.records.Coding;
 import dipstick.core.records.Field;
 import dipstick.core.records.FieldValue;
 import dipstick.core.text.NormalText;
+import dipstick.core.text.Shortened;
 import dipstick.core.time.DateRange;
 import dipstick.intake.describe.Maker.Unreadable;
 import dipstick.intake.make.Trouble.Reason;
@@ -19,6 +20,7 @@ import java.util.regex.Pattern;
 /** A field of a record bound to the columns of one file. */
 final class FieldPlan {
     private static final char NOT_DECODED = '\uFFFD';
+    private static final int LONGEST_SHOWN = 60;
 
     private final Field field;
     private final MakerPlan maker;
@@ -141,7 +143,7 @@ final class FieldPlan {
     /** @param said goes on behind the cell in quotes */
     private void trouble(Into into, Reason reason, String cell, String said) {
         String column = maker.maker().each().isPresent() ? into.one().name() : maker.columnNames();
-        String shown = cell.length() <= 60 ? cell : cell.substring(0, 60) + "…";
+        String shown = Shortened.toldSo(LONGEST_SHOWN, cell);
         boolean leftBlank = maker.maker().unreadable().equals(Optional.of(Unreadable.BLANK));
         into.troubles()
                 .accept(new Trouble(

@@ -1,6 +1,7 @@
 package dipstick.intake.propose;
 
 import dipstick.core.text.NormalText;
+import dipstick.core.text.Shortened;
 import dipstick.intake.describe.Written;
 import dipstick.intake.describe.Written.DateOrder;
 import dipstick.intake.make.WrittenDates;
@@ -18,6 +19,7 @@ import java.util.regex.Pattern;
 final class ColumnProfile {
     /** More different words than these are not words to choose from. */
     private static final int MOST_WORDS = 60;
+    private static final int LONGEST_EXAMPLE = 60;
 
     private static final double MOSTLY = 0.9;
 
@@ -241,7 +243,10 @@ final class ColumnProfile {
     }
 
     List<String> examples() {
-        return words.keySet().stream().limit(3).toList();
+        return words.keySet().stream()
+                .limit(3)
+                .map(word -> Shortened.toldSo(LONGEST_EXAMPLE, word))
+                .toList();
     }
 
     /** The words in it that say nothing. */

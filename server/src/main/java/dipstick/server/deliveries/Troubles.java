@@ -6,6 +6,7 @@ import dipstick.core.export.SafeCell;
 import dipstick.core.records.EventRecord;
 import dipstick.core.records.FieldValue;
 import dipstick.core.records.PersonRecord;
+import dipstick.core.text.Shortened;
 import dipstick.intake.make.MadeSink;
 import dipstick.intake.make.Trouble;
 import java.io.Closeable;
@@ -23,6 +24,7 @@ import java.util.TreeMap;
 final class Troubles implements MadeSink, Closeable {
     private static final int MOST_FIRST = 5;
     private static final int MOST_RECORDS = 12;
+    private static final int LONGEST_SHOWN = 200;
 
     private final CsvWriter csv;
     private final Map<Group, List<Trouble>> first = new TreeMap<>(Group.IN_ORDER);
@@ -67,7 +69,7 @@ final class Troubles implements MadeSink, Closeable {
         if (first.size() < MOST_RECORDS) {
             Map<String, String> words = new LinkedHashMap<>();
             words.put("", what);
-            values.forEach((field, value) -> words.put(field, FieldCell.of(value)));
+            values.forEach((field, value) -> words.put(field, Shortened.toldSo(LONGEST_SHOWN, FieldCell.of(value))));
             first.add(words);
         }
     }

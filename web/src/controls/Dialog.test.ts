@@ -24,6 +24,9 @@ const Opener = defineComponent({
       </template>
       <output>{{ done }}</output>
     </FormDialog>
+    <PlainDialog v-else-if="kind === 'taken away' && open" visible modal header="Plain" @update:visible="open = false">
+      <input id="first" />
+    </PlainDialog>
     <FormDialog v-else v-model:visible="open" :fetching="fetching" header="Form" action="Do it">
       <input id="off" disabled /><input id="first" /><input id="second" :autofocus="kind === 'marked'" />
     </FormDialog>`,
@@ -92,6 +95,16 @@ describe('a dialog', () => {
     fetching.value = ''
     await nextTick()
     expect(focused()).toBe('first')
+  })
+
+  it('that is taken off the page while it is open gives the focus back', async () => {
+    await opened('taken away')
+    await cameIn()
+    expect(focused()).toBe('Close')
+    ;(document.activeElement as HTMLElement).click()
+    await cameIn()
+    expect(document.querySelector('[role=dialog]')).toBeNull()
+    expect(focused()).toBe('opener')
   })
 
   it('offers one of several things to do beside the way out', async () => {

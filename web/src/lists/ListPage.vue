@@ -131,15 +131,19 @@ function open(row: Row) {
         :aria-expanded="settingsShown"
         @click="settingsShown = !settingsShown"
       />
-      <Button text label="Readings" @click="readingsShown = true" />
-      <InputText v-model="find" placeholder="Find a name, phone, provider" aria-label="Find" />
-      <a :href="csvAddress" download class="download"><i class="pi pi-download" /> Download CSV</a>
-      <a
-        :href="metadataAddress"
-        download
-        title="What the CSV is, who took it and when: a file to keep beside it"
-        >About it</a
-      >
+      <template v-if="list || !error">
+        <Button text label="Readings" @click="readingsShown = true" />
+        <InputText v-model="find" placeholder="Find a name, phone, provider" aria-label="Find" />
+        <a :href="csvAddress" download class="download"
+          ><i class="pi pi-download" /> Download CSV</a
+        >
+        <a
+          :href="metadataAddress"
+          download
+          title="What the CSV is, who took it and when: a file to keep beside it"
+          >About it</a
+        >
+      </template>
     </div>
     <p v-if="error || planError || personProblem" class="notice" role="alert">
       {{ personProblem || sentenceOf(error ?? planError) }}

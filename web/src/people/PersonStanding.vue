@@ -103,7 +103,7 @@ const atDesk = computed(() => log.value?.lists.some((one) => one.set === opened.
     <p v-if="standings?.length === 0" class="quiet">
       No criteria set is saved yet, so there is no list to be on.
     </p>
-    <PersonPrompts :person="person" :telling="telling" />
+    <PersonPrompts v-if="!error" :person="person" :telling="telling" />
     <ul>
       <li v-for="one in standings" :key="one.set">
         <button

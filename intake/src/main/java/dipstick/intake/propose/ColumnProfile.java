@@ -19,6 +19,7 @@ import java.util.regex.Pattern;
 final class ColumnProfile {
     /** More different words than these are not words to choose from. */
     private static final int MOST_WORDS = 60;
+
     private static final int LONGEST_EXAMPLE = 60;
 
     private static final double MOSTLY = 0.9;

@@ -93,7 +93,7 @@ class RosterController {
     record RosterRow(List<String> cells, String until, int people) {}
 
     record RosterRowChange(
-            @NotNull @Size(max = 20) List<@NotNull @Size(max = 400) String> cells,
+            @NotNull @Size(max = 20) List<@NotNull @Size(max = SharedRoster.Row.LONGEST_CELL) String> cells,
             @NotNull @Size(max = 10) String until) {}
 
     /** @param intake how the file was read that it came from; absent where it came from none */

@@ -42,6 +42,9 @@ record RosterFile(List<String> fields, List<SharedRoster.Row> lines, List<Troubl
     private static final Set<String> CALLED_UNTIL =
             Set.of("until", "through", "ends", "end", "expires", "expiry", "bis", "jusqu", "hasta", "fino");
 
+    private static final String TOO_LONG =
+            "A cell of a roster has at most " + SharedRoster.Row.LONGEST_CELL + " characters.";
+
     /** More rows make documents that are too large to be changed. */
     static final int MOST_ROWS = 20_000;
 
@@ -138,7 +141,11 @@ record RosterFile(List<String> fields, List<SharedRoster.Row> lines, List<Troubl
             if (!values.isEmpty() && wrong.isEmpty()) {
                 List<String> cells =
                         fields.stream().map(field -> written(values, field)).toList();
-                lines.add(new SharedRoster.Row(cells, lastDay(values)));
+                if (cells.stream().anyMatch(cell -> cell.length() > SharedRoster.Row.LONGEST_CELL)) {
+                    troubles.add(new Trouble(line, "", Trouble.Reason.TOO_LONG, "", TOO_LONG));
+                } else {
+                    lines.add(new SharedRoster.Row(cells, lastDay(values)));
+                }
             }
         });
         return new RosterFile(fields, List.copyOf(lines), List.copyOf(troubles), intake);

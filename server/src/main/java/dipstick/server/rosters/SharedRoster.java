@@ -42,6 +42,8 @@ record SharedRoster(
      * @param until the last day on which this holds; empty where it holds on
      */
     record Row(List<String> cells, String until) {
+        static final int LONGEST_CELL = 400;
+
         Row {
             cells = List.copyOf(cells);
         }

@@ -58,6 +58,19 @@ class PlainFilesTest {
     }
 
     @Test
+    void a_row_that_is_too_long_to_be_kept_holds_no_other_up() throws Exception {
+        String longest = "8".repeat(400);
+        JsonNode taken = take("id,family_name\nlc1,Marl\n" + longest + ",Vask\n" + longest + "8,Tove\n");
+        assertThat(counts(taken)).isEqualTo("2 new, 0 changed, 0 unchanged");
+        assertThat(taken.at("/trial/troubles/0/reason").asString()).isEqualTo("TOO_LONG");
+        assertThat(text(longest, "family_name")).isEqualTo("Vask");
+        String note = "\u0001".repeat(99_000);
+        assertThat(counts(take("id,person_id,kind,note\n" + longest + ",lc1,visit," + note + "\n")))
+                .as("also where each letter is written as six")
+                .isEqualTo("1 new, 0 changed, 0 unchanged");
+    }
+
+    @Test
     void events_keep_their_own_fields_further_codes_and_the_day_of_recording() throws Exception {
         take("id\ncf\n");
         String events = """

@@ -145,6 +145,12 @@ class RostersTest {
                 "&roster=no-letters");
         assertThat(next.get("leftOut").asInt()).isEqualTo(1);
         assertThat(next.at("/troubles/0").asString()).startsWith("Line 3: “29/02/2023”");
+
+        String longest = "M".repeat(400);
+        JsonNode lengthy = read("long.csv", "Surname,Patient No\n" + longest + ",1\n" + longest + "M,2\n", "");
+        assertThat(lengthy.get("rows")).hasSize(1);
+        assertThat(lengthy.at("/troubles/0").asString())
+                .isEqualTo("Line 3: A cell of a roster has at most 400 characters.");
         String change = change("No letters", next, List.of("family_name", "birth_date"), "");
         JsonNode effects = orla.post("/api/rosters/no-letters/effects", change).json();
         assertThat(effects).hasSize(2);

@@ -13,6 +13,9 @@ import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** vCards and calendars as other systems write them. */
 class ContactFilesTest {
@@ -105,5 +108,59 @@ class ContactFilesTest {
                         "Event that repeats, of which only the first day is read.",
                         "Nobody on file fits: nobody@example.org.",
                         "VTODO, of which no record is made.");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "GEO:nowhere",
+                "URL:http://[",
+                "SEQUENCE:first",
+                "IMAGE;VALUE=BINARY:x",
+                "SOMETHING:new",
+                "RRULE:FREQ=SELDOM",
+                "ORGANIZER:mailto:a b",
+            })
+    void what_is_wrong_with_one_appointment_keeps_no_other_out(String wrong) throws IOException {
+        assertThat(appointments(wrong, "DTSTART:20260401T101500Z").eventsInWords())
+                .containsExactly(
+                        "{kind=appointment, on=2026-04-01, person_id=0012, source=diary, status=booked}",
+                        "{kind=appointment, on=2026-04-03, person_id=0012, source=diary, status=booked}");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "DTSTART;VALUE=DATE:20261301 | 20261301",
+                "DTSTART:soon | soon",
+                "DTSTART;TZID=Europe/London:2026x | 2026x",
+            })
+    void an_appointment_on_a_day_that_is_none_is_told(String wrong, String told) throws IOException {
+        Made made = appointments("SUMMARY:", wrong);
+        assertThat(made.eventsInWords())
+                .containsExactly("{kind=appointment, on=2026-04-03, person_id=0012, source=diary, status=booked}");
+        assertThat(made.troubles)
+                .extracting(Trouble::said)
+                .contains("“" + told + "” is not a date of a day that exists.");
+    }
+
+    private Made appointments(String ofTheFirst, String on) throws IOException {
+        Path file = Files.writeString(
+                folder.resolve("diary.ics"), """
+                BEGIN:VCALENDAR
+                VERSION:2.0
+                BEGIN:VEVENT
+                %s
+                %s
+                ATTENDEE:mailto:ada@example.org
+                END:VEVENT
+                BEGIN:VEVENT
+                DTSTART;VALUE=DATE:20260403
+                ATTENDEE:mailto:ada@example.org
+                END:VEVENT
+                END:VCALENDAR
+                """.formatted(ofTheFirst, on).replace("\n", "\r\n"));
+        return Made.of(file, propose(file).intake(), _ -> List.of("0012"));
     }
 }

@@ -13,6 +13,7 @@ import java.io.StringReader;
 import java.nio.charset.Charset;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
@@ -24,12 +25,16 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Queue;
 import net.fortuna.ical4j.data.CalendarBuilder;
+import net.fortuna.ical4j.data.CalendarParserFactory;
+import net.fortuna.ical4j.data.ContentHandlerContext;
 import net.fortuna.ical4j.data.ParserException;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.Component;
 import net.fortuna.ical4j.model.Content;
 import net.fortuna.ical4j.model.Parameter;
 import net.fortuna.ical4j.model.Property;
+import net.fortuna.ical4j.model.PropertyFactory;
+import net.fortuna.ical4j.model.TimeZoneRegistryFactory;
 import net.fortuna.ical4j.model.component.CalendarComponent;
 import net.fortuna.ical4j.model.property.DateProperty;
 
@@ -39,6 +44,26 @@ import net.fortuna.ical4j.model.property.DateProperty;
  */
 public final class CalendarRows implements Rows {
     private static final String END = "END:VCALENDAR";
+
+    /** Of appointments, and of the time zones that a calendar brings along. */
+    private static final List<PropertyFactory<?>> READ = AsWritten.of(List.of(
+            Property.METHOD,
+            Property.UID,
+            Property.RECURRENCE_ID,
+            Property.SUMMARY,
+            Property.DTSTART,
+            Property.DTEND,
+            Property.STATUS,
+            Property.LOCATION,
+            Property.CATEGORIES,
+            Property.CREATED,
+            Property.ORGANIZER,
+            Property.ATTENDEE,
+            Property.RRULE,
+            Property.TZID,
+            Property.TZOFFSETFROM,
+            Property.TZOFFSETTO,
+            Property.RDATE));
 
     private final BufferedReader text;
     private final Queue<Row> ready = new ArrayDeque<>();
@@ -86,7 +111,7 @@ public final class CalendarRows implements Rows {
     private void read(String text) throws IOException {
         long first = line - text.lines().count() + 1;
         try {
-            Calendar calendar = new CalendarBuilder().build(new StringReader(text));
+            Calendar calendar = builder().build(new StringReader(text));
             boolean isOff = value(calendar.getProperty(Property.METHOD)).equals("CANCEL");
             for (CalendarComponent component : calendar.getComponents()) {
                 if (component.getName().equals(Component.VEVENT)) {
@@ -108,6 +133,13 @@ public final class CalendarRows implements Rows {
             throw new UnreadableRows(
                     first + Math.max(0, broken.getLineNo()), "From here on the calendar cannot be read.");
         }
+    }
+
+    private static CalendarBuilder builder() {
+        return new CalendarBuilder(
+                CalendarParserFactory.getInstance().get(),
+                new ContentHandlerContext().withPropertyFactorySupplier(() -> READ),
+                TimeZoneRegistryFactory.getInstance().createRegistry());
     }
 
     private static List<OwnRow> rows(CalendarComponent event, boolean isOff) {
@@ -165,17 +197,21 @@ public final class CalendarRows implements Rows {
         return property.map(Content::getValue).orElse("");
     }
 
-    /** As ISO 8601, with its offset where it has one. */
+    /** As ISO 8601, with its offset where it has one; what is no date as it is written. */
     private static String day(Optional<? extends Property> property) {
         if (property.isEmpty() || !(property.get() instanceof DateProperty<?> date)) {
-            return "";
+            return value(property);
         }
-        return switch (date.getDate()) {
-            case ZonedDateTime moment -> moment.toOffsetDateTime().toString();
-            case Instant moment -> moment.toString();
-            case LocalDate day -> day.toString();
-            case Temporal other -> other.toString();
-        };
+        try {
+            return switch (date.getDate()) {
+                case ZonedDateTime moment -> moment.toOffsetDateTime().toString();
+                case Instant moment -> moment.toString();
+                case LocalDate day -> day.toString();
+                case Temporal other -> other.toString();
+            };
+        } catch (DateTimeException notAsItShouldBe) {
+            return date.getValue();
+        }
     }
 
     @Override

@@ -40,7 +40,8 @@ public final class TableReader implements Closeable {
      * @throws UnreadableRows where there is no header with the columns of which something is made
      */
     public static TableReader open(Path file, Intake intake) throws IOException {
-        return open(file, intake, intake.columns().toList());
+        List<String> used = intake.columns().toList();
+        return open(file, intake, used.isEmpty() ? intake.table().columns() : used);
     }
 
     /** @param wanted columns of which something is made */

@@ -237,6 +237,22 @@ class DeliveriesTest {
         assertThat(overview().get("people").asInt()).isZero();
     }
 
+    @Test
+    void what_a_file_of_unknown_columns_means_can_be_said() throws Exception {
+        JsonNode unknown = sent.file("colours.csv", "Colour,Shape\nred,round\nblue,square\n");
+        assertThat(unknown.get("stage").asString()).as(unknown.toString()).isEqualTo("TRIED");
+        assertThat(unknown.at("/trial/good").asBoolean()).isFalse();
+        assertThat(unknown.at("/found/questions/0/what").asString()).isEqualTo("WHOSE");
+
+        ObjectNode intake = (ObjectNode) unknown.get("intake");
+        intake.putObject("whose").putObject("number").put("column", "Colour");
+        intake.putObject("people").putObject("fields").putObject("family_name").put("column", "Shape");
+        JsonNode said = sent.settled(orla.put(Sent.address(unknown) + "/intake", intake.toString(), "")
+                .json());
+        sent.take(said);
+        assertThat(sent.person("red")).containsEntry("family name", "round");
+    }
+
     private JsonNode overview() throws Exception {
         return orla.get("/api/records").json();
     }

@@ -166,6 +166,17 @@ class IntakeDocumentTest {
     }
 
     @Test
+    void rows_that_nothing_says_whose_they_are_are_nobodys() throws Exception {
+        Path file = Files.writeString(folder.resolve("colours.csv"), "Colour,Shape\nred,round\n");
+        Intake intake =
+                Proposing.of("colours.csv", file, Proposing.Asked.in(2026)).intake();
+        Made made = Made.of(file, intake, _ -> List.of("the only one on file"));
+        assertThat(made.people).isEmpty();
+        assertThat(made.events).isEmpty();
+        assertThat(made.troublesInWords()).containsExactly("2  NO_PERSON");
+    }
+
+    @Test
     void rows_are_of_those_on_file_who_fit_and_of_nobody_else() throws Exception {
         Intake intake = IntakeDocument.read("""
                 {"format": "dipstick-intake/1", "id": "v", "name": "V",

@@ -202,7 +202,7 @@ public final class RecordMaking {
     }
 
     private Optional<String> personOf(Row row) {
-        if (intake.whose().number().isPresent()) {
+        if (intake.whose().number().isPresent() || by.isEmpty()) {
             String id = number.make(row, MakerPlan.One.NONE).cell().text();
             if (id.isEmpty()) {
                 trouble(row, number.columnNames(), Reason.NO_PERSON, "The row does not say whose it is.");

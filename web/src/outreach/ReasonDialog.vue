@@ -1,10 +1,8 @@
 <script setup lang="ts">
 import { LIMITS } from '@/api/limits'
-import { FormDialog } from '@/controls'
+import { FormDialog, OfferedText } from '@/controls'
 import { fromIso, toIso } from '@/days'
 import DatePicker from 'primevue/datepicker'
-import InputText from 'primevue/inputtext'
-
 import { ref, watch } from 'vue'
 
 /** Why somebody is excused, with an end where there is one, or closed on the list. */
@@ -55,27 +53,13 @@ function save() {
     @done="save"
   >
     <label for="reason">Why</label>
-    <span>
-      <InputText
-        id="reason"
-        v-model="reason"
-        fluid
-        autofocus
-        required
-        :maxlength="LIMITS.Work.words.maxLength"
-      />
-      <span class="offered">
-        <button
-          v-for="one in OFFERED[what]"
-          :key="one"
-          type="button"
-          class="word"
-          @click="reason = one"
-        >
-          {{ one }}
-        </button>
-      </span>
-    </span>
+    <OfferedText
+      id="reason"
+      v-model="reason"
+      autofocus
+      :maxlength="LIMITS.Work.words.maxLength"
+      :offered="OFFERED[what]"
+    />
     <template v-if="what === 'excuse'">
       <label for="until">Until</label>
       <DatePicker

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { FormDialog } from '@/controls'
+import { FormDialog, OfferedText } from '@/controls'
 import { sendJson } from '@/api/client'
 import { LIMITS } from '@/api/limits'
 import { keepFile } from '@/api/download'
@@ -80,26 +80,12 @@ async function erase() {
         or as JSON for a program.
       </p>
       <label for="asked-by">Who asked</label>
-      <span>
-        <InputText
-          id="asked-by"
-          v-model="draft.askedBy"
-          fluid
-          required
-          :maxlength="LIMITS.Asked.askedBy.maxLength"
-        />
-        <span class="offered">
-          <button
-            v-for="one in OFFERED"
-            :key="one"
-            type="button"
-            class="word"
-            @click="draft.askedBy = one"
-          >
-            {{ one }}
-          </button>
-        </span>
-      </span>
+      <OfferedText
+        id="asked-by"
+        v-model="draft.askedBy"
+        :maxlength="LIMITS.Asked.askedBy.maxLength"
+        :offered="OFFERED"
+      />
       <label for="asked-why">Why</label>
       <InputText
         id="asked-why"
@@ -132,15 +118,5 @@ async function erase() {
   gap: 16px;
   margin: 0;
   padding: 8px 12px;
-}
-
-.offered {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 12px;
-}
-
-.offered .word {
-  min-height: 24px;
 }
 </style>

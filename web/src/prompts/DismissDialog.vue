@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { LIMITS } from '@/api/limits'
-import { FormDialog } from '@/controls'
+import { FormDialog, OfferedText } from '@/controls'
 import { fromIso, toIso } from '@/days'
 import { useSession } from '@/session'
-import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 
 /** Why, and for how long, nobody is to be told of somebody on a list; they stay on it. */
@@ -51,21 +50,13 @@ function save() {
     @done="save"
   >
     <label for="dismiss-why">Why</label>
-    <span>
-      <InputText
-        id="dismiss-why"
-        v-model="reason"
-        fluid
-        autofocus
-        required
-        :maxlength="LIMITS.Dismissing.reason.maxLength"
-      />
-      <span class="offered">
-        <button v-for="one in OFFERED" :key="one" type="button" class="word" @click="reason = one">
-          {{ one }}
-        </button>
-      </span>
-    </span>
+    <OfferedText
+      id="dismiss-why"
+      v-model="reason"
+      autofocus
+      :maxlength="LIMITS.Dismissing.reason.maxLength"
+      :offered="OFFERED"
+    />
     <label for="dismiss-while">For</label>
     <select id="dismiss-while" v-model="days">
       <option v-for="one in WHILES" :key="one.days" :value="one.days">{{ one.name }}</option>

@@ -202,6 +202,7 @@ public final class RecordMaking {
     }
 
     private Optional<String> personOf(Row row) {
+        // Of what says neither, the number is blank.
         if (intake.whose().number().isPresent() || by.isEmpty()) {
             String id = number.make(row, MakerPlan.One.NONE).cell().text();
             if (id.isEmpty()) {

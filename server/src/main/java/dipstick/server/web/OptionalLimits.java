@@ -7,7 +7,7 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.Size;
 import java.lang.reflect.AnnotatedParameterizedType;
 import java.lang.reflect.AnnotatedType;
-import java.lang.reflect.Field;
+import java.lang.reflect.ParameterizedType;
 import java.math.BigDecimal;
 import java.util.Optional;
 import org.springdoc.core.customizers.ParameterCustomizer;
@@ -21,8 +21,7 @@ class OptionalLimits implements ParameterCustomizer {
     @Override
     public Parameter customize(Parameter described, MethodParameter parameter) {
         if (parameter instanceof DelegatingMethodParameter part && part.isParameterObject()) {
-            Field field = part.getField();
-            describe(field.getAnnotatedType(), described.getSchema());
+            describe(part.getField().getAnnotatedType(), described.getSchema());
         }
         return described;
     }
@@ -34,7 +33,8 @@ class OptionalLimits implements ParameterCustomizer {
      */
     static void describe(AnnotatedType type, Schema<?> schema) {
         if (type instanceof AnnotatedParameterizedType parameterized
-                && parameterized.getType().getTypeName().startsWith(Optional.class.getName())) {
+                && parameterized.getType() instanceof ParameterizedType written
+                && written.getRawType() == Optional.class) {
             AnnotatedType held = parameterized.getAnnotatedActualTypeArguments()[0];
             Optional.ofNullable(held.getAnnotation(Size.class)).ifPresent(size -> {
                 if (held instanceof AnnotatedParameterizedType) {

@@ -74,7 +74,6 @@ public final class RunningServer {
                 })
                 .run(all.toArray(String[]::new));
         this.address = "http://localhost:" + context.getEnvironment().getProperty("local.server.port");
-        Runtime.getRuntime().addShutdownHook(new Thread(context::close));
     }
 
     public static synchronized RunningServer shared() throws IOException {

@@ -28,7 +28,7 @@ class PasswordRules {
     /** A shorter word of a name is in many words. */
     private static final int SHORTEST_NAME = 4;
 
-    private final Zxcvbn strength = new Zxcvbn();
+    private static final Zxcvbn STRENGTH = new Zxcvbn();
     private final PracticeSettings settings;
 
     PasswordRules(PracticeSettings settings) {
@@ -57,7 +57,7 @@ class PasswordRules {
         if (names.stream().anyMatch(lower::contains)) {
             throw refused("A password does not hold the name of the account, of whose it is, or of the practice.");
         }
-        if (strength.measure(password).getGuesses() < FEWEST_GUESSES) {
+        if (STRENGTH.measure(password).getGuesses() < FEWEST_GUESSES) {
             throw refused("This password is among the first that are guessed: common words, rows of keys or repeats.");
         }
     }

@@ -1,4 +1,8 @@
 import { dayWords } from './days'
+import known from './fields.json'
+
+/** The fields of people and of records that are known by name, as the core has them, in the order in which they are shown. */
+export const KNOWN_FIELDS: { person: string[]; event: string[] } = known
 
 /** A field's name as people say it: `birth_date` is birth date. */
 export function fieldWords(field: string): string {

@@ -7,7 +7,7 @@ import { useSaving } from '@/api/saving'
 import type { Role } from '@/session'
 import InputText from 'primevue/inputtext'
 import { reactive, ref, watch } from 'vue'
-import { ROLE_WORDS, ROLES, type Account } from './roles'
+import { ROLE_DOES, ROLES, type Account } from './roles'
 
 /** An account: what somebody may do, and whose people and which lists they see. */
 const visible = defineModel<boolean>('visible', { required: true })
@@ -111,14 +111,14 @@ async function save() {
     />
     <span>Roles</span>
     <span class="roles">
-      <label v-for="one in ROLE_WORDS" :key="one.role">
+      <label v-for="(does, role) in ROLE_DOES" :key="role">
         <input
           v-model="draft.roles"
           type="checkbox"
-          :value="one.role"
+          :value="role"
           :disabled="account?.vouchedFor"
         />
-        {{ ROLES[one.role] }}<span class="quiet">: {{ one.does }}</span>
+        {{ ROLES[role] }}<span class="quiet">: {{ does }}</span>
       </label>
       <span v-if="account?.vouchedFor" class="quiet">
         as the practice’s sign-in service says each time they come

@@ -12,10 +12,10 @@ export const ROLES: Record<Role, string> = {
 }
 
 /** What each role is for, where somebody chooses among them. */
-export const ROLE_WORDS: readonly { role: Role; does: string }[] = [
-  { role: 'COORDINATOR', does: 'builds criteria, brings records in, shares lists' },
-  { role: 'CALLER', does: 'works the lists' },
-  { role: 'CLINICIAN', does: 'sees people, and excuses them' },
-  { role: 'MANAGER', does: 'sees how lists stand, and the audit log' },
-  { role: 'ADMINISTRATOR', does: 'keeps accounts and records; reads no list' },
-]
+export const ROLE_DOES: Record<Role, string> = {
+  COORDINATOR: 'builds criteria, brings records in, shares lists',
+  CALLER: 'works the lists',
+  CLINICIAN: 'sees people, and excuses them',
+  MANAGER: 'sees how lists stand, and the audit log',
+  ADMINISTRATOR: 'keeps accounts and records; reads no list',
+}

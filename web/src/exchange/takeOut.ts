@@ -1,5 +1,7 @@
 import { answerOf, json, type Schemas } from '@/api/client'
 import { keepFile } from '@/api/download'
+import { KNOWN_FIELDS } from '@/fields'
+import written from './columns.json'
 
 export type Wanted = Schemas['Wanted']
 export type Format = Exclude<Wanted['format'], 'MAIL'>
@@ -15,38 +17,45 @@ export const FORMATS: readonly { format: Format | 'MAIL'; name: string }[] = [
   { format: 'MAIL', name: 'E-mail' },
 ]
 
-/** The columns of a table; those that say how to reach somebody need a reason. */
-export const COLUMNS: readonly { column: Column; name: string; contact?: true }[] = [
-  { column: 'PERSON_ID', name: 'id' },
-  { column: 'NAME', name: 'name' },
-  { column: 'FAMILY_NAME', name: 'family name' },
-  { column: 'GIVEN_NAME', name: 'given name' },
-  { column: 'BORN', name: 'birth date' },
-  { column: 'AGE', name: 'age' },
-  { column: 'PHONE', name: 'phone', contact: true },
-  { column: 'MOBILE', name: 'mobile', contact: true },
-  { column: 'EMAIL', name: 'e-mail', contact: true },
-  { column: 'ADDRESS', name: 'address', contact: true },
-  { column: 'CITY', name: 'city', contact: true },
-  { column: 'POSTCODE', name: 'postcode', contact: true },
-  { column: 'LANGUAGE', name: 'language' },
-  { column: 'CONTACT_BY', name: 'contact by' },
-  { column: 'PROVIDER', name: 'provider' },
-  { column: 'SITE', name: 'site' },
-  { column: 'STANDING', name: 'state: on the list or to check' },
-  { column: 'STATE', name: 'progress' },
-  { column: 'DUE_ON', name: 'due' },
-  { column: 'BAND', name: 'band' },
-  { column: 'WHY', name: 'why' },
-  { column: 'NEXT_STEP', name: 'next step' },
-  { column: 'NEXT_ON', name: 'next on' },
-  { column: 'IN_HAND', name: 'in hand' },
-  { column: 'LAST_ATTEMPT', name: 'last attempt' },
-  { column: 'LAST_ATTEMPT_ON', name: 'last attempt on' },
-  { column: 'JOINED_ON', name: 'joined' },
-  { column: 'ALSO_ON', name: 'also on' },
-  { column: 'HELD_BACK', name: 'held back' },
-]
+const NAMES: Record<Column, string> = {
+  PERSON_ID: 'id',
+  NAME: 'name',
+  FAMILY_NAME: 'family name',
+  GIVEN_NAME: 'given name',
+  BORN: 'birth date',
+  AGE: 'age',
+  PHONE: 'phone',
+  MOBILE: 'mobile',
+  EMAIL: 'e-mail',
+  ADDRESS: 'address',
+  CITY: 'city',
+  POSTCODE: 'postcode',
+  LANGUAGE: 'language',
+  CONTACT_BY: 'contact by',
+  PROVIDER: 'provider',
+  SITE: 'site',
+  STANDING: 'state: on the list or to check',
+  STATE: 'progress',
+  DUE_ON: 'due',
+  BAND: 'band',
+  WHY: 'why',
+  NEXT_STEP: 'next step',
+  NEXT_ON: 'next on',
+  IN_HAND: 'in hand',
+  LAST_ATTEMPT: 'last attempt',
+  LAST_ATTEMPT_ON: 'last attempt on',
+  JOINED_ON: 'joined',
+  ALSO_ON: 'also on',
+  HELD_BACK: 'held back',
+}
+
+/** The columns of a table, as the server has them, with their names; those that say how to reach somebody need a reason. */
+export const COLUMNS = written.map(({ column, header, contact }) => ({
+  column: column as Column,
+  name: NAMES[column as Column],
+  header,
+  contact,
+}))
 
 export const USUAL_COLUMNS: readonly Column[] = [
   'PERSON_ID',
@@ -58,26 +67,15 @@ export const USUAL_COLUMNS: readonly Column[] = [
   'STATE',
 ]
 
-/** The columns that show what is named in a set. */
-const SHOWN: Record<string, Column> = {
-  family_name: 'FAMILY_NAME',
-  given_name: 'GIVEN_NAME',
-  birth_date: 'BORN',
-  phone: 'PHONE',
-  mobile: 'MOBILE',
-  email: 'EMAIL',
-  address: 'ADDRESS',
-  city: 'CITY',
-  postcode: 'POSTCODE',
-  language: 'LANGUAGE',
-  contact_by: 'CONTACT_BY',
-  provider: 'PROVIDER',
-  site: 'SITE',
-  id: 'PERSON_ID',
-  due_on: 'DUE_ON',
-  band: 'BAND',
-  state: 'STANDING',
-}
+/** What a set can show that is no field of a person. */
+const OF_THE_ROW = ['due_on', 'band', 'state']
+
+/** The columns that show what is named in a set, by that name. */
+const SHOWN = new Map(
+  COLUMNS.filter(({ header }) => [...KNOWN_FIELDS.person, ...OF_THE_ROW].includes(header)).map(
+    ({ header, column }) => [header, column],
+  ),
+)
 
 /** What a table has first, with what the set of its list shows. */
 export function usualTable(show: readonly Schemas['ShownColumn'][]): {
@@ -85,7 +83,7 @@ export function usualTable(show: readonly Schemas['ShownColumn'][]): {
   fields: string[]
 } {
   const own = ({ name, ofCriterion }: Schemas['ShownColumn']) =>
-    ofCriterion ? undefined : SHOWN[name]
+    ofCriterion ? undefined : SHOWN.get(name)
   return {
     columns: [...new Set([...USUAL_COLUMNS, ...show.flatMap((one) => own(one) ?? [])])],
     fields: show.filter((one) => !own(one)).map(({ name }) => name),

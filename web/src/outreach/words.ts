@@ -11,29 +11,24 @@ export const STATES: Record<Schemas['DeskRow']['state'], string> = {
   CLOSED: 'closed',
 }
 
-/** What can come next, as somebody chooses it. */
-export const STEPS: readonly { step: Step; name: string }[] = [
-  { step: 'CALL', name: 'Call' },
-  { step: 'LETTER', name: 'Send a letter' },
-  { step: 'EMAIL', name: 'Send an e-mail' },
-  { step: 'TEXT', name: 'Send a text' },
-  { step: 'LOOK', name: 'See whether it is on record' },
-  { step: 'CLOSE', name: 'Close: no response' },
-]
-
-/** Short, as a column has room for it. */
-const SHORT: Record<Step, string> = {
-  NONE: '',
-  CALL: 'call',
-  LETTER: 'letter',
-  EMAIL: 'e-mail',
-  TEXT: 'text',
-  LOOK: 'look again',
-  CLOSE: 'close',
+/** Each step as somebody chooses it, and short, as a column has room for it. */
+const STEP_WORDS: Record<Step, { name: string; short: string }> = {
+  NONE: { name: '', short: '' },
+  CALL: { name: 'Call', short: 'call' },
+  LETTER: { name: 'Send a letter', short: 'letter' },
+  EMAIL: { name: 'Send an e-mail', short: 'e-mail' },
+  TEXT: { name: 'Send a text', short: 'text' },
+  LOOK: { name: 'See whether it is on record', short: 'look again' },
+  CLOSE: { name: 'Close: no response', short: 'close' },
 }
 
+/** What can come next, as somebody chooses it. */
+export const STEPS = (Object.keys(STEP_WORDS) as Step[])
+  .filter((step) => step !== 'NONE')
+  .map((step) => ({ step, name: STEP_WORDS[step].name }))
+
 export function stepWords(step: Step): string {
-  return SHORT[step]
+  return STEP_WORDS[step].short
 }
 
 export const EFFECTS: readonly { effect: Effect; name: string }[] = [

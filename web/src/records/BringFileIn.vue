@@ -3,10 +3,12 @@ import { answerOf, send, sentenceOf, type Schemas } from '@/api/client'
 import ProgressBar from 'primevue/progressbar'
 import { computed, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
 import DeliverySheet from './DeliverySheet.vue'
-import { sendFile, together, type DeliveryView, type Step } from './deliveries'
+import { ENDINGS, sendFile, STANDARDS, together, type DeliveryView, type Step } from './deliveries'
 
 /** Brings one file in: send it, see what it means and what it would change, take it or leave it. */
 const emit = defineEmits<{ taken: [] }>()
+
+const STANDARD_WORDS = new Intl.ListFormat('en-GB', { type: 'disjunction' }).format(STANDARDS)
 
 /** A bar for less would only flicker. */
 const BAR_FROM_BYTES = 3_000_000
@@ -31,7 +33,7 @@ async function start(files: Iterable<File> | undefined | null) {
   const file = together(chosen)
   if (!file) {
     waits.value = chosen.length
-      ? 'Several files come in at once where they are of one export in FHIR, HL7, vCard or iCalendar. Bring in others one by one; none was sent.'
+      ? `Several files come in at once where they are of one export in ${STANDARD_WORDS}. Bring in others one by one; none was sent.`
       : ''
     return
   }
@@ -107,7 +109,7 @@ function dropped(event: DragEvent) {
         ref="picker"
         type="file"
         multiple
-        accept=".csv,.tsv,.txt,.xlsx,.ods,.json,.ndjson,.hl7,.vcf,.ics,.gz,.zip,text/csv"
+        :accept="[...ENDINGS, 'text/csv'].join(',')"
         @change="start(picker?.files)"
       />
       <span class="quiet">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
+import { KNOWN_FIELDS } from '@/fields'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
 import { EVENT_FIELDS, PERSON_FIELDS, targetsOf, wordsOf, type Intake, type Target } from './intake'
@@ -22,7 +23,7 @@ function chosen(column: string): string {
   return targets.length > 1 || FIXED.has(targets[0]) ? KEPT : (targets[0] ?? '')
 }
 
-const KNOWN = new Set(['id', 'person_id', ...PERSON_FIELDS, ...EVENT_FIELDS])
+const KNOWN = new Set([...KNOWN_FIELDS.person, ...KNOWN_FIELDS.event])
 
 /** The field of its own that a column is or may become: a name that is known is that field, one with a colon says a type. */
 function ownField(column: string, of: 'person' | 'event'): string | undefined {

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { fieldWords } from '@/fields'
+import { fieldWords, KNOWN_FIELDS } from '@/fields'
 import { Veiled } from '@/veil'
 import { computed } from 'vue'
-import { EVENT_FIELDS, PERSON_FIELDS } from './intake'
 
 /** The first people and records of a file, as they would become. */
 const { records } = defineProps<{ records: readonly Record<string, string>[] }>()
@@ -11,8 +10,8 @@ const MOST = 6
 
 /** In the order in which fields are shown everywhere; the practice's own come last. */
 const ORDER: Record<string, string[]> = {
-  person: ['id', ...PERSON_FIELDS],
-  record: ['id', 'person_id', ...EVENT_FIELDS],
+  person: KNOWN_FIELDS.person,
+  record: KNOWN_FIELDS.event,
 }
 
 function place(what: string, field: string): number {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
-import { fieldWords } from '@/fields'
+import { cellWords, fieldWords } from '@/fields'
 import { count } from '@/stick'
 import { Veiled } from '@/veil'
 
@@ -19,8 +19,9 @@ const { brought } = defineProps<{ brought: Schemas['BroughtView'] }>()
     </p>
     <ul>
       <li v-for="one in brought.firstOtherwise" :key="`${one.person} ${one.field}`">
-        {{ one.person }}, {{ fieldWords(one.field) }}: <Veiled :text="one.kept" what="value" /> of
-        {{ one.owner }} stays, not <Veiled :text="one.said" what="value" />
+        {{ one.person }}, {{ fieldWords(one.field) }}:
+        <Veiled :text="cellWords(one.kept)" what="value" /> of {{ one.owner }} stays, not
+        <Veiled :text="cellWords(one.said)" what="value" />
       </li>
     </ul>
   </section>

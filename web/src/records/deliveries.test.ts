@@ -8,7 +8,7 @@ describe('several files at once', () => {
   it('are one where they are of one export', () => {
     const one = together([file('Patient.ndjson', '{"a":1}'), file('Visit.json', '{"b":2}')])
     expect(one?.name).toBe('Patient.ndjson')
-    expect(one?.size).toBe('{"a":1}\n{"b":2}\n'.length)
+    expect(one?.size).toBe('{"a":1}\n\n{"b":2}\n\n'.length)
   })
 
   it('are not where they are tables, or of several formats', () => {

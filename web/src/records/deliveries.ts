@@ -1,6 +1,7 @@
 import type { Address } from '@/api/address'
 import { Problem, send, type Schemas } from '@/api/client'
 import { csrfToken } from '@/api/csrf'
+import formats from './formats.json'
 
 export type DeliveryView = Schemas['DeliveryView']
 
@@ -10,25 +11,29 @@ export type Step =
   | { at: 'sending'; name: string; sent: number; total: number }
   | { at: 'refused'; reason: string }
 
-/** Files of these formats may be written one after another (docs/intakes.md). */
-const MAY_BE_ONE = /\.(nd)?json$|\.hl7$|\.vcf$|\.ics$/i
+/** How names of files end that can be read. */
+export const ENDINGS = formats.endings.map((ending) => `.${ending}`)
 
-function formatOf(file: File): string {
-  return MAY_BE_ONE.exec(file.name)?.[0].toLowerCase().replace('nd', '') ?? ''
+/** The formats of open standards, whose files may be written one after another (docs/intakes.md). */
+export const STANDARDS = formats.standards.map(({ name }) => name)
+
+function standardOf(file: File): string | undefined {
+  const ending = file.name.split('.').at(-1)?.toLowerCase() ?? ''
+  return formats.standards.find((standard) => standard.endings.includes(ending))?.name
 }
 
-/** Several files of one export as one, so that what refers to another is found; nothing where they are no such files. */
+/** Several files of one export as one, a blank line after each, so that what refers to another is found; nothing where they are no such files. */
 export function together(files: readonly File[]): File | undefined {
   const [first, ...others] = files
   if (!first || others.length === 0) {
     return first
   }
-  const format = formatOf(first)
-  if (!format || others.some((file) => formatOf(file) !== format)) {
+  const standard = standardOf(first)
+  if (!standard || others.some((file) => standardOf(file) !== standard)) {
     return undefined
   }
   return new File(
-    files.flatMap((file) => [file, '\n']),
+    files.flatMap((file) => [file, '\n\n']),
     first.name,
   )
 }

@@ -1,5 +1,5 @@
 import type { Schemas } from '@/api/client'
-import { fieldWords } from '@/fields'
+import { fieldWords, KNOWN_FIELDS } from '@/fields'
 import { count } from '@/stick'
 
 /** What a field is made of, as the document has it (docs/intakes.md). */
@@ -33,45 +33,11 @@ export interface Intake {
   [more: string]: unknown
 }
 
-export const PERSON_FIELDS = [
-  'family_name',
-  'given_name',
-  'birth_date',
-  'sex',
-  'status',
-  'deceased_on',
-  'provider',
-  'site',
-  'phone',
-  'mobile',
-  'email',
-  'address',
-  'city',
-  'postcode',
-  'language',
-  'contact_by',
-  'do_not_contact',
-]
+/** What a column may become of a person; their number is a target of its own. */
+export const PERSON_FIELDS = KNOWN_FIELDS.person.filter((field) => field !== 'id')
 
-export const EVENT_FIELDS = [
-  'id',
-  'kind',
-  'code',
-  'system',
-  'text',
-  'on',
-  'until',
-  'status',
-  'value',
-  'unit',
-  'value_text',
-  'keywords',
-  'provider',
-  'site',
-  'source',
-  'recorded_on',
-  'also_coded',
-]
+/** What a column may become of a record; whose it is says the number. */
+export const EVENT_FIELDS = KNOWN_FIELDS.event.filter((field) => field !== 'person_id')
 
 /** Where a column goes: nowhere, to a number of the person, to a field, to a record of its own, or to what tells records apart. */
 export type Target =

@@ -37,7 +37,7 @@ public final class FhirRows implements Rows {
     }
 
     @Override
-    public Optional<Row> next() {
+    public Optional<Row> next() throws IOException {
         while (ready.isEmpty()) {
             Optional<Resource> resource = resources.next();
             if (resource.isEmpty()) {
@@ -50,6 +50,10 @@ public final class FhirRows implements Rows {
 
     private List<OwnRow> rows(Resource resource) {
         String type = resource.type();
+        if (resource.isUnreadable()) {
+            return List.of(OwnRow.of("line")
+                    .put(OwnColumn.UNREADABLE, "This line is no JSON, or it is cut off; the others were read"));
+        }
         if (type.isEmpty()) {
             return List.of(OwnRow.of("entry").passedOver("Entry without a resource"));
         }
@@ -66,7 +70,7 @@ public final class FhirRows implements Rows {
     }
 
     @Override
-    public void close() {
+    public void close() throws IOException {
         resources.close();
     }
 }

@@ -13,9 +13,11 @@ import java.util.function.Predicate;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
+import tools.jackson.core.StreamReadFeature;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.MissingNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -23,22 +25,39 @@ import tools.jackson.databind.node.ObjectNode;
  * however long its line, or one after another as bulk exports write them. Never more than one of them is in memory.
  */
 final class Resources implements Closeable {
-    /** More may follow any part of a file. */
+    /** More may follow any part of a file, also where a parser thinks that it is at the end. */
     private static final JsonMapper JSON = JsonMapper.builder()
             .disable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .disable(StreamReadFeature.AUTO_CLOSE_SOURCE)
             .build();
 
     private static final char MARK = '\uFEFF';
 
-    private final JsonParser parser;
+    private final Lines lines;
     private final Predicate<String> wanted;
+    private JsonParser parser;
     private long place;
     private boolean inEntries;
+    /** The line in which a root begins that is a line of its own; 0 for one that is not. */
+    private long lineOfRoot;
+    /** Lines that were passed, and are still to be told. */
+    private long unreadable;
     /** What a root says besides its entries. */
     private ObjectNode root = JSON.createObjectNode();
 
-    /** @param place which one it is in its file, counted from 1 */
-    record Resource(long place, String fullUrl, JsonNode json) {
+    /**
+     * @param place which one it is in its file, counted from 1
+     * @param isUnreadable whether it is none, and there is no {@code json}
+     */
+    record Resource(long place, String fullUrl, JsonNode json, boolean isUnreadable) {
+        static Resource of(long place, String fullUrl, JsonNode json) {
+            return new Resource(place, fullUrl, json, false);
+        }
+
+        static Resource unreadable(long place) {
+            return new Resource(place, "", MissingNode.getInstance(), true);
+        }
+
         String type() {
             return json.path("resourceType").asString("");
         }
@@ -48,8 +67,9 @@ final class Resources implements Closeable {
         }
     }
 
-    private Resources(JsonParser parser, Predicate<String> wanted) {
-        this.parser = parser;
+    private Resources(Lines lines, Predicate<String> wanted) {
+        this.lines = lines;
+        this.parser = JSON.createParser(lines);
         this.wanted = wanted;
     }
 
@@ -60,31 +80,59 @@ final class Resources implements Closeable {
         if (text.read() != MARK) {
             text.reset();
         }
-        return new Resources(JSON.createParser(text), wanted);
+        return new Resources(new Lines(text), wanted);
     }
 
-    /** @throws UnreadableRows where the rest is no JSON, or is cut off */
-    Optional<Resource> next() {
-        try {
-            return inEntries ? nextEntry() : nextRoot();
-        } catch (JacksonException broken) {
-            int line = broken.getLocation() == null ? 1 : broken.getLocation().getLineNr();
-            throw new UnreadableRows(
-                    Math.max(1, line),
-                    "From here on the file is no JSON, or it is cut off, after " + place + " whole resources.");
+    /**
+     * Where each is a line of its own, one that cannot be read is passed, and the next line goes on.
+     *
+     * @throws UnreadableRows where the rest is no JSON, or is cut off
+     */
+    Optional<Resource> next() throws IOException {
+        if (unreadable == 0) {
+            try {
+                return inEntries ? nextEntry() : nextRoot();
+            } catch (JacksonException broken) {
+                unreadable = linesPassed();
+                if (unreadable == 0) {
+                    throw new UnreadableRows(
+                            Math.max(1, lines.line()),
+                            "From here on the file is no JSON, or it is cut off, after " + place + " whole resources.");
+                }
+                parser = JSON.createParser(lines);
+            }
         }
+        unreadable--;
+        return Optional.of(Resource.unreadable(++place));
+    }
+
+    /**
+     * How many lines are left out so that reading can go on; none where it cannot. Before a blank line a file ends that is
+     * one of several: what is cut off there lacks nobody knows how much.
+     */
+    private long linesPassed() throws IOException {
+        if (inEntries || lineOfRoot == 0 || lines.lastBlank() > lineOfRoot) {
+            return 0;
+        }
+        if (lines.line() > lineOfRoot && lines.beginsLineOfItsOwn()) {
+            // The line before it was cut off, and this one is whole.
+            lines.giveAgain();
+            return lines.line() - lineOfRoot + 1;
+        }
+        return lines.line() == lineOfRoot && lines.goOnAfterLine() ? 1 : 0;
     }
 
     private Optional<Resource> nextRoot() {
+        lineOfRoot = 0;
         JsonToken token = parser.nextToken();
         if (token == null) {
             return Optional.empty();
         }
         if (token != JsonToken.START_OBJECT) {
-            throw new UnreadableRows(
-                    parser.currentLocation().getLineNr(), "A FHIR resource begins with a brace; this does not.");
+            throw new UnreadableRows(lines.line(), "A FHIR resource begins with a brace; this does not.");
         }
         root = JSON.createObjectNode();
+        lineOfRoot = lines.beginsLineOfItsOwn() ? lines.line() : 0;
         return restOfRoot();
     }
 
@@ -108,7 +156,7 @@ final class Resources implements Closeable {
         if (root.path("resourceType").asString("").equals("Bundle")) {
             return nextRoot();
         }
-        return Optional.of(new Resource(++place, "", root));
+        return Optional.of(Resource.of(++place, "", root));
     }
 
     private Optional<Resource> nextEntry() {
@@ -117,11 +165,12 @@ final class Resources implements Closeable {
             return restOfRoot();
         }
         JsonNode entry = JSON.readTree(parser);
-        return Optional.of(new Resource(++place, entry.path("fullUrl").asString(""), entry.path("resource")));
+        return Optional.of(Resource.of(++place, entry.path("fullUrl").asString(""), entry.path("resource")));
     }
 
     @Override
-    public void close() {
+    public void close() throws IOException {
         parser.close();
+        lines.close();
     }
 }

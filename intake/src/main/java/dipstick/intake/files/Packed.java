@@ -6,11 +6,13 @@ import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
@@ -141,22 +143,34 @@ public final class Packed {
         XLSX,
         ODS,
         OLD_WORKBOOK,
+        /** Of which a person reads what stands there, and nothing else does. */
+        PICTURE,
+        PDF,
         TEXT;
 
-        private static final byte[] OLE = {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0};
+        private static final int FIRST = 6;
 
         static Kind of(Path file) throws IOException {
-            byte[] first;
+            byte[] bytes;
             try (InputStream in = Files.newInputStream(file)) {
-                first = in.readNBytes(4);
+                bytes = in.readNBytes(FIRST);
             }
-            if (first.length >= 2 && first[0] == 0x1F && (first[1] & 0xFF) == 0x8B) {
+            // A letter for each byte, whatever encoding it is in.
+            String first = new String(bytes, StandardCharsets.ISO_8859_1);
+            if (first.startsWith("\u001F\u008B")) {
                 return GZIP;
             }
-            if (java.util.Arrays.equals(first, OLE)) {
+            if (first.startsWith("\u00D0\u00CF\u0011\u00E0")) {
                 return OLD_WORKBOOK;
             }
-            return first.length == 4 && first[0] == 'P' && first[1] == 'K' && first[2] == 3 ? ofZip(file) : TEXT;
+            if (first.startsWith("%PDF-")) {
+                return PDF;
+            }
+            if (Stream.of("\u0089PNG", "\u00FF\u00D8\u00FF", "GIF87a", "GIF89a", "II*\0", "MM\0*")
+                    .anyMatch(first::startsWith)) {
+                return PICTURE;
+            }
+            return first.startsWith("PK\u0003\u0004") ? ofZip(file) : TEXT;
         }
 
         /** A workbook is a zip file with certain parts. */

@@ -23,6 +23,8 @@ import java.util.Optional;
  * @param how found out from the file, or said by whoever knows it
  */
 public record RowsFile(Path file, How how) {
+    private static final String SEND_THE_TABLE = "Save the table itself, as CSV or a workbook, and send that.";
+
     /** How a file is read as rows. */
     public sealed interface How {
         record Text(Charset charset, char separator) implements How {}
@@ -72,6 +74,11 @@ public record RowsFile(Path file, How how) {
                         1,
                         "This is a workbook of the old kind (.xls) or one with a password. Save it as .xlsx without one"
                                 + " and send it again.");
+            case PICTURE ->
+                throw new UnreadableRows(1, "This is a picture, and nothing is read from pictures. " + SEND_THE_TABLE);
+            case PDF ->
+                throw new UnreadableRows(
+                        1, "This is a PDF, made to be printed; nothing is read from it. " + SEND_THE_TABLE);
             case ZIP, GZIP -> throw new UnreadableRows(1, "This is an archive within an archive.");
         };
         return new RowsFile(file, how);

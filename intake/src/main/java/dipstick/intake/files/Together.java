@@ -52,7 +52,8 @@ public final class Together {
                     }
                     in.transferTo(out);
                 }
-                out.write("\n");
+                // A blank line between them: so what is cut off at the end of one is told from a line that is broken.
+                out.write("\n\n");
             }
         }
         return Optional.of(together);

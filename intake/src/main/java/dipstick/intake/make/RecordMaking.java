@@ -47,6 +47,7 @@ public final class RecordMaking {
     private final Optional<MakerPlan> others;
     private final Optional<MakerPlan> merged;
     private final OptionalInt passedOver;
+    private final OptionalInt unreadable;
     private final List<Integer> personUnlessBlank;
     private final List<FieldPlan> ofPeople;
     private final List<EventPlan> ofEvents;
@@ -81,9 +82,8 @@ public final class RecordMaking {
         this.others = intake.whose().others().map(plans::of);
         this.merged = intake.whose().merged().map(plans::of);
         this.isOfNews = intake.table().format().isOfNews();
-        this.passedOver = intake.table().format() == FileFormat.TABLE
-                ? OptionalInt.empty()
-                : table.columns().find(OwnColumn.PASSED_OVER.columnName());
+        this.passedOver = ownColumn(OwnColumn.PASSED_OVER);
+        this.unreadable = ownColumn(OwnColumn.UNREADABLE);
         this.personUnlessBlank =
                 places(intake.people().map(Intake.PeopleOf::unlessBlank).orElse(List.of()));
         this.ofPeople = intake.people()
@@ -148,8 +148,7 @@ public final class RecordMaking {
             sink.trouble(table.misfit(row));
             return;
         }
-        if (passedOver.isPresent() && !row.at(passedOver.getAsInt()).isBlank()) {
-            trouble(row, "", Reason.PASSED_OVER, row.at(passedOver.getAsInt()).text() + ".");
+        if (isTold(row, unreadable, Reason.NO_ROW) || isTold(row, passedOver, Reason.PASSED_OVER)) {
             return;
         }
         Optional<String> person = personOf(row).filter(id -> lengths.isNumber(row, id));
@@ -167,6 +166,21 @@ public final class RecordMaking {
             }
             ofEvents.forEach(plan -> events(row, person.get(), plan));
         }
+    }
+
+    /** Where a format of an open standard says something of a row as a whole. */
+    private OptionalInt ownColumn(OwnColumn column) {
+        return intake.table().format() == FileFormat.TABLE
+                ? OptionalInt.empty()
+                : table.columns().find(column.columnName());
+    }
+
+    private boolean isTold(Row row, OptionalInt column, Reason reason) {
+        boolean isSaid = column.isPresent() && !row.at(column.getAsInt()).isBlank();
+        if (isSaid) {
+            trouble(row, "", reason, row.at(column.getAsInt()).text() + ".");
+        }
+        return isSaid;
     }
 
     private List<String> numbers(Row row, Optional<MakerPlan> plan) {

@@ -17,6 +17,8 @@ public record Trouble(long line, String column, Reason reason, String cell, Stri
         WORD_UNKNOWN,
         BROKEN_CELL,
         NOT_DECODED,
+        /** Where a row should be is something that is none. */
+        NO_ROW,
         NO_PERSON,
         PERSON_NOT_FOUND,
         PERSON_FOUND_TWICE,

@@ -1,10 +1,11 @@
 package dipstick.intake.propose;
 
 import dipstick.core.text.NormalText;
+import dipstick.intake.describe.FileFormat;
 
 /** What the name of a file says of what is in it. */
 record FileName(String written) {
-    private static final String ENDINGS = "(?i)(\\.(csv|txt|tsv|xlsx|ods|zip|gz|json|ndjson|hl7|vcf|ics))+$";
+    private static final String ENDINGS = "(?i)(\\.(" + String.join("|", FileFormat.allEndings()) + "))+$";
 
     /** Without its ending and the day in it, for a person. */
     String plain() {

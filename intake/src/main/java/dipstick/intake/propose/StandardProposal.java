@@ -34,7 +34,11 @@ final class StandardProposal {
     private static final List<OwnColumn> COLUMNS = List.of(OwnColumn.values());
 
     /** They say of what a row is. */
-    private static final Set<OwnColumn> MARKS = EnumSet.of(OwnColumn.PERSON, OwnColumn.PASSED_OVER);
+    private static final Set<OwnColumn> MARKS =
+            EnumSet.of(OwnColumn.PERSON, OwnColumn.PASSED_OVER, OwnColumn.UNREADABLE);
+
+    /** Nothing is made of a row where one of them says anything. */
+    private static final Set<OwnColumn> NOBODYS = EnumSet.of(OwnColumn.PASSED_OVER, OwnColumn.UNREADABLE);
 
     private final RowsFile file;
     private final FileName name;
@@ -62,11 +66,11 @@ final class StandardProposal {
 
     private void add(Row row) {
         rows++;
-        boolean passedOver = false;
+        boolean ofNobody = false;
         for (int i = 0; i < COLUMNS.size(); i++) {
             OwnColumn column = COLUMNS.get(i);
             String text = row.at(i).text();
-            passedOver |= column == OwnColumn.PASSED_OVER && !text.isEmpty();
+            ofNobody |= NOBODYS.contains(column) && !text.isEmpty();
             if (!text.isEmpty()) {
                 values.merge(column, 1, Integer::sum);
                 List<String> some = examples.computeIfAbsent(column, _ -> new ArrayList<>());
@@ -75,7 +79,7 @@ final class StandardProposal {
                 }
             }
         }
-        ofSomebody += passedOver ? 0 : 1;
+        ofSomebody += ofNobody ? 0 : 1;
     }
 
     private Proposal propose() {
@@ -95,7 +99,13 @@ final class StandardProposal {
         }
         String encoding = file.how() instanceof RowsFile.How.Standard(var _, var charset) ? charset.name() : "";
         return new Proposal(
-                intake(by), choices(), questions, format(), 0, rows, new Proposal.ReadAs(List.of(), "", encoding, ""));
+                intake(by),
+                choices(),
+                questions,
+                file.format().holds(),
+                0,
+                rows,
+                new Proposal.ReadAs(List.of(), "", encoding, ""));
     }
 
     private boolean has(OwnColumn column) {
@@ -183,16 +193,6 @@ final class StandardProposal {
                                 column.eventField().stream().map(field -> "record: " + field))
                         .map(field -> field.replace('_', ' '))
                         .toList();
-        };
-    }
-
-    private String format() {
-        return switch (file.format()) {
-            case FHIR -> "FHIR R4 resources (JSON)";
-            case HL7 -> "HL7 version 2 messages";
-            case VCARD -> "vCards";
-            case ICALENDAR -> "iCalendar";
-            case TABLE -> "a table";
         };
     }
 }

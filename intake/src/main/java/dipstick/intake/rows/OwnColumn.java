@@ -13,6 +13,8 @@ public enum OwnColumn {
     FROM("from"),
     /** Why nothing is made of what was read, or blank. */
     PASSED_OVER("passed over"),
+    /** Why it could not be read, or blank. */
+    UNREADABLE("unreadable"),
     /** The number of the person of whom the row is. */
     NUMBER("number"),
     /** Further numbers of the same person, parted by semicolons. */

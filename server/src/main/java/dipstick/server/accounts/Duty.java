@@ -30,6 +30,8 @@ public enum Duty {
     /** Says what stands at the head of letters. */
     KEEP_LETTERHEAD(COORDINATOR, ADMINISTRATOR),
     READ_AUDIT_LOG(MANAGER, ADMINISTRATOR),
+    /** Reads there who was looked at, too, not what was done with the house alone. */
+    READ_WHOLE_AUDIT_LOG(MANAGER),
     /** Keeps accounts, backups and the record systems that ask. */
     KEEP_HOUSE(ADMINISTRATOR);
 

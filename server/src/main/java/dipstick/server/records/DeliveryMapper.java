@@ -1,6 +1,5 @@
 package dipstick.server.records;
 
-import dipstick.server.records.RecordsMapper.StoredPerson;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -58,10 +57,6 @@ interface DeliveryMapper {
             SELECT * EXCEPT (delivery) FROM event_before WHERE delivery = #{delivery} AND record_key = #{key}
             """)
     int restoreEvent(@Param("delivery") long delivery, @Param("key") String key);
-
-    /** Read row by row by {@link PersonRowReader}. */
-    @Select("SELECT " + PersonRowReader.COLUMNS + " FROM person_before WHERE id = #{person} ORDER BY delivery DESC")
-    List<StoredPerson> peopleBefore(String person);
 
     @Select("SELECT fingerprint FROM event WHERE record_key = #{key}")
     Optional<String> fingerprintOfEvent(String key);

@@ -23,7 +23,7 @@ public class FieldsOnFile {
         Fields fields = loader.fields().people();
         SortedMap<String, String> written = new TreeMap<>();
         records.people(new String[] {person}).stream()
-                .map(stored -> RowMapping.person(stored.row(), fields).values())
+                .map(stored -> RowMapping.person(stored, fields).values())
                 .map(Map::entrySet)
                 .forEach(all -> all.forEach(one -> written.put(one.getKey(), FieldCell.of(one.getValue()))));
         return written;

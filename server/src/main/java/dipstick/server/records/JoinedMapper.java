@@ -1,7 +1,6 @@
 package dipstick.server.records;
 
 import dipstick.server.records.RecordsMapper.KnownEvent;
-import dipstick.server.records.RecordsMapper.StoredPerson;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -19,10 +18,6 @@ interface JoinedMapper {
     /** Has other changes of these two wait until the transaction is over; those of them that are on file. */
     @Select("SELECT id FROM person WHERE id IN (#{one}, #{other}) ORDER BY id FOR UPDATE")
     List<String> lock(@Param("one") String one, @Param("other") String other);
-
-    /** Read row by row by {@link PersonRowReader}. */
-    @Select("SELECT " + PersonRowReader.COLUMNS + " FROM person_before WHERE id = #{id} AND delivery = #{delivery}")
-    List<StoredPerson> personBefore(@Param("delivery") long delivery, @Param("id") String id);
 
     @Delete("DELETE FROM person_before WHERE delivery = #{delivery}")
     int forgetPeopleBefore(long delivery);

@@ -122,12 +122,12 @@ class JoinedRecords implements FollowsPerson {
     }
 
     private Optional<PersonRecord> before(long delivery, String person) {
-        return records(joined.personBefore(delivery, person));
+        return records(records.personBefore(delivery, person));
     }
 
     private Optional<PersonRecord> records(List<StoredPerson> rows) {
         return rows.stream()
-                .map(stored -> RowMapping.person(stored.row(), loader.fields().people()))
+                .map(stored -> RowMapping.person(stored, loader.fields().people()))
                 .findFirst();
     }
 

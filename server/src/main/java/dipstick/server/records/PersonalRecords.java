@@ -81,9 +81,9 @@ class PersonalRecords implements PersonalData {
                 new Held(
                         "On file before a delivery changed it",
                         List.of("field", "value"),
-                        deliveries.peopleBefore(person).stream()
+                        records.peopleBefore(person).stream()
                                 .map(stored -> RowMapping.person(
-                                        stored.row(), loader.fields().people()))
+                                        stored, loader.fields().people()))
                                 .flatMap(before -> before.values().entrySet().stream())
                                 .map(field -> List.of(field.getKey(), FieldCell.of(field.getValue())))
                                 .toList()),

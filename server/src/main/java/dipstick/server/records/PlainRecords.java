@@ -29,21 +29,20 @@ public final class PlainRecords {
     /** @param folder that is there */
     public static void write(Connection database, Path folder) throws IOException, SQLException {
         RecordFields fields = fields(database);
-        PersonRowReader people = new PersonRowReader();
+        PersonRecordReader people = new PersonRecordReader();
         write(
                 database,
-                "SELECT " + PersonRowReader.COLUMNS + " FROM person ORDER BY id",
+                "SELECT " + KnownColumns.PERSON.select() + " FROM person ORDER BY id",
                 folder.resolve("people.csv"),
                 fields.people().all(),
                 Fields.PERSON,
                 row -> FieldCell.row(
-                        RowMapping.person(people.read(row).row(), fields.people())
-                                .values(),
+                        RowMapping.person(people.read(row), fields.people()).values(),
                         fields.people().all()));
         EventRecordReader events = new EventRecordReader();
         write(
                 database,
-                "SELECT " + EventColumns.select() + " FROM event ORDER BY record_key",
+                "SELECT " + KnownColumns.EVENT.select() + " FROM event ORDER BY record_key",
                 folder.resolve("events.csv"),
                 fields.events().all(),
                 Fields.EVENT,

@@ -97,7 +97,7 @@ class RecordsLoader {
     private Snapshot.Content sealed(Iterable<StoredPerson> people, Iterable<StoredEvent> events, Runnable read) {
         RecordFields fields = fields();
         PopulationBuilder builder = new PopulationBuilder(fields);
-        people.forEach(person -> builder.add(RowMapping.person(person.row(), fields.people())));
+        people.forEach(person -> builder.add(RowMapping.person(person, fields.people())));
         CompletableFuture<Void> added = CompletableFuture.completedFuture(null);
         List<EventRecord> chunk = new ArrayList<>();
         for (StoredEvent event : events) {

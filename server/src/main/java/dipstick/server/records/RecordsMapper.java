@@ -9,12 +9,10 @@ import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
-import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.apache.ibatis.cursor.Cursor;
-import org.apache.ibatis.mapping.ResultSetType;
 import org.jspecify.annotations.Nullable;
 
 @Mapper
@@ -31,11 +29,15 @@ interface RecordsMapper {
 
     record CustomFieldRow(String name, String type, boolean ofEvents) {}
 
-    /** A row that was read. It is another type than the row to be written, which MyBatis takes apart by name. */
-    record StoredPerson(PersonRow row) {}
+    /**
+     * A row that was read, row by row by {@link PersonRecordReader}.
+     *
+     * @param custom its custom fields, as a JSON object
+     */
+    record StoredPerson(String id, Map<String, FieldValue> known, Optional<String> custom) {}
 
     /**
-     * A row that was read.
+     * A row that was read, row by row by {@link EventRecordReader}.
      *
      * @param custom its custom fields, as a JSON object
      */
@@ -69,22 +71,19 @@ interface RecordsMapper {
     @Update("SET LAZY_QUERY_EXECUTION FALSE")
     void gatherFirst();
 
-    /** Read row by row by {@link PersonRowReader}, as all people are. */
-    @Select("SELECT " + PersonRowReader.COLUMNS + " FROM person ORDER BY id")
-    @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
+    /** By id; the statement is among the {@link RecordsStatements}. */
     Cursor<StoredPerson> allPeople();
 
     @Select("SELECT count(*) FROM event")
     long countEvents();
 
-    /** Read row by row by {@link EventRecordReader}; the statement is among the {@link EventStatements}. */
+    /** The statement is among the {@link RecordsStatements}. */
     Cursor<StoredEvent> allEvents();
 
-    /** Read row by row by {@link EventRecordReader}; the statement is among the {@link EventStatements}. */
+    /** The statement is among the {@link RecordsStatements}. */
     List<StoredEvent> eventsOf(@Param("ids") String[] ids);
 
-    /** @param ids each once */
-    @Select("SELECT " + PersonRowReader.COLUMNS + " FROM " + IDS_WANTED + " INNER JOIN person ON id = wanted")
+    /** @param ids each once; the statement is among the {@link RecordsStatements} */
     List<StoredPerson> people(@Param("ids") String[] ids);
 
     /** @param ids each once */
@@ -132,7 +131,7 @@ interface RecordsMapper {
             + " INNER JOIN event ON record_key = wanted")
     List<KnownEvent> knownEvents(@Param("keys") String[] keys);
 
-    /** Read row by row by {@link EventRecordReader}; the statement is among the {@link EventStatements}. */
+    /** The statement is among the {@link RecordsStatements}. */
     List<StoredEvent> eventsByKey(@Param("keys") String[] keys);
 
     @Select("""
@@ -141,35 +140,24 @@ interface RecordsMapper {
             """)
     List<KnownEvent> eventsOfSource(@Param("source") String source, @Param("kinds") String[] kinds);
 
-    @Insert("""
-            INSERT INTO person (id, family_name, given_name, birth_first, birth_last, sex, status, deceased_first,
-                deceased_last, provider, site, phone, mobile, email, address, city, postcode, language, contact_by,
-                do_not_contact, custom, said_by, came_at)
-            VALUES (#{one.id}, #{one.familyName}, #{one.givenName}, #{one.birthFirst}, #{one.birthLast}, #{one.sex},
-                #{one.status}, #{one.deceasedFirst}, #{one.deceasedLast}, #{one.provider}, #{one.site}, #{one.phone},
-                #{one.mobile}, #{one.email}, #{one.address}, #{one.city}, #{one.postcode}, #{one.language},
-                #{one.contactBy}, #{one.doNotContact}, #{one.custom}, #{saidBy}, #{cameAt})
-            """)
-    int insertPerson(
-            @Param("one") PersonRow person, @Param("saidBy") @Nullable String saidBy, @Param("cameAt") Instant cameAt);
+    /** @param cells of {@link RowMapping}, what said it and when it came; the statement is among the {@link RecordsStatements} */
+    int insertPerson(Map<String, @Nullable Object> cells);
 
-    @Update("""
-            UPDATE person SET family_name = #{familyName}, given_name = #{givenName}, birth_first = #{birthFirst},
-                birth_last = #{birthLast}, sex = #{sex}, status = #{status}, deceased_first = #{deceasedFirst},
-                deceased_last = #{deceasedLast}, provider = #{provider}, site = #{site}, phone = #{phone},
-                mobile = #{mobile}, email = #{email}, address = #{address}, city = #{city},
-                postcode = #{postcode}, language = #{language}, contact_by = #{contactBy},
-                do_not_contact = #{doNotContact}, custom = #{custom}
-            WHERE id = #{id}
-            """)
-    int updatePerson(PersonRow person);
+    /** @param cells of {@link RowMapping}; the statement is among the {@link RecordsStatements} */
+    int updatePerson(Map<String, @Nullable Object> cells);
 
-    /** As they were before deliveries changed them; the statement is among the {@link EventStatements}. */
+    /** Somebody as before each delivery that changed them, the last first; the statement is among the {@link RecordsStatements}. */
+    List<StoredPerson> peopleBefore(@Param("person") String person);
+
+    /** Somebody as before one delivery, if that changed them; the statement is among the {@link RecordsStatements}. */
+    List<StoredPerson> personBefore(@Param("delivery") long delivery, @Param("id") String id);
+
+    /** As they were before deliveries changed them; the statement is among the {@link RecordsStatements}. */
     List<StoredEvent> eventsBefore(@Param("person") String person);
 
-    /** @param cells of an {@link EventRow}; the statement is among the {@link EventStatements} */
+    /** @param cells of an {@link EventRow}; the statement is among the {@link RecordsStatements} */
     int insertEvent(Map<String, @Nullable Object> cells);
 
-    /** @param cells of an {@link EventRow}; the statement is among the {@link EventStatements} */
+    /** @param cells of an {@link EventRow}; the statement is among the {@link RecordsStatements} */
     int updateEvent(Map<String, @Nullable Object> cells);
 }

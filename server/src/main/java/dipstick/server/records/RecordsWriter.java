@@ -94,8 +94,9 @@ class RecordsWriter {
             List<PersonRecord> people, Set<String> spokenOf, Fields fields, Saying who, Optional<DeliveryNotes> notes) {
         String[] ids = people.stream().map(PersonRecord::id).distinct().toArray(String[]::new);
         Map<String, PersonRecord> known = new HashMap<>();
-        for (StoredPerson person : batch.people(ids)) {
-            known.put(person.row().id(), RowMapping.person(person.row(), fields));
+        for (StoredPerson stored : batch.people(ids)) {
+            PersonRecord person = RowMapping.person(stored, fields);
+            known.put(person.id(), person);
         }
         Map<String, SaidBy> saidBy = batch.saidBy(ids).stream()
                 .collect(Collectors.toMap(PersonSaidBy::id, said -> SaidBy.read(said.saidBy())));
@@ -122,9 +123,7 @@ class RecordsWriter {
         List<PersonRecord> after = changed.stream().map(PersonOver::after).toList();
         notes.ifPresent(note -> note.addsPeople(added));
         added.forEach(person -> batch.insertPerson(
-                RowMapping.row(person),
-                PersonOver.nobody(person, who).saidBy().written().orElse(null),
-                now));
+                RowMapping.newRow(person, PersonOver.nobody(person, who).saidBy(), now)));
         notes.ifPresent(note -> note.changesPeople(after));
         after.forEach(person -> batch.updatePerson(RowMapping.row(person)));
         changed.stream()

@@ -7,13 +7,12 @@ import dipstick.core.records.FieldValue;
 import dipstick.core.records.Fields;
 import dipstick.core.records.PersonRecord;
 import dipstick.core.text.Fingerprint;
-import dipstick.core.time.DateRange;
 import dipstick.server.records.RecordsMapper.StoredEvent;
-import java.time.LocalDate;
+import dipstick.server.records.RecordsMapper.StoredPerson;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -50,68 +49,33 @@ final class RowMapping {
 
     private RowMapping() {}
 
-    static PersonRow row(PersonRecord person) {
-        Map<String, FieldValue> values = person.values();
-        Optional<DateRange> birth = date(values, "birth_date");
-        Optional<DateRange> deceased = date(values, "deceased_on");
-        return new PersonRow(
-                person.id(),
-                text(values, "family_name"),
-                text(values, "given_name"),
-                first(birth),
-                last(birth),
-                text(values, "sex"),
-                text(values, "status"),
-                first(deceased),
-                last(deceased),
-                text(values, "provider"),
-                text(values, "site"),
-                text(values, "phone"),
-                text(values, "mobile"),
-                text(values, "email"),
-                text(values, "address"),
-                text(values, "city"),
-                text(values, "postcode"),
-                text(values, "language"),
-                text(values, "contact_by"),
-                values.get("do_not_contact") instanceof FieldValue.OfFlag(boolean flag) ? (Boolean) flag : null,
-                CustomValues.written(CustomValues.of(values, Fields.PERSON)));
+    /** All that is kept of somebody by column; what is missing is null, as SQL has it. */
+    static Map<String, @Nullable Object> row(PersonRecord person) {
+        Map<String, @Nullable Object> cells = KnownColumns.PERSON.cells(person.values());
+        cells.put(KnownColumns.CUSTOM, CustomValues.written(CustomValues.of(person.values(), Fields.PERSON)));
+        return cells;
     }
 
-    static PersonRecord person(PersonRow row, Fields fields) {
-        Map<String, FieldValue> values = new HashMap<>();
-        putText(values, "id", row.id());
-        putText(values, "family_name", row.familyName());
-        putText(values, "given_name", row.givenName());
-        range(row.birthFirst(), row.birthLast())
-                .ifPresent(days -> values.put("birth_date", new FieldValue.OfDate(days)));
-        putText(values, "sex", row.sex());
-        putText(values, "status", row.status());
-        range(row.deceasedFirst(), row.deceasedLast())
-                .ifPresent(days -> values.put("deceased_on", new FieldValue.OfDate(days)));
-        putText(values, "provider", row.provider());
-        putText(values, "site", row.site());
-        putText(values, "phone", row.phone());
-        putText(values, "mobile", row.mobile());
-        putText(values, "email", row.email());
-        putText(values, "address", row.address());
-        putText(values, "city", row.city());
-        putText(values, "postcode", row.postcode());
-        putText(values, "language", row.language());
-        putText(values, "contact_by", row.contactBy());
-        if (row.doNotContact() != null) {
-            values.put("do_not_contact", new FieldValue.OfFlag(row.doNotContact()));
-        }
-        CustomValues.read(row.custom(), fields, values::put);
-        return new PersonRecord(row.id(), values);
+    /** The same of somebody who was not on file before. */
+    static Map<String, @Nullable Object> newRow(PersonRecord person, SaidBy saidBy, Instant cameAt) {
+        Map<String, @Nullable Object> cells = row(person);
+        cells.put("said_by", saidBy.written().orElse(null));
+        cells.put("came_at", cameAt);
+        return cells;
+    }
+
+    static PersonRecord person(StoredPerson stored, Fields fields) {
+        Map<String, FieldValue> values = new HashMap<>(stored.known());
+        stored.custom().ifPresent(custom -> CustomValues.read(custom, fields, values::put));
+        return new PersonRecord(stored.id(), values);
     }
 
     static EventRow row(EventRecord event) {
         String fingerprint = fingerprint(event);
         String key = event.id().isEmpty() ? "of all fields: " + fingerprint : keyOf(event.id());
-        Map<String, @Nullable Object> cells = EventColumns.cells(event);
+        Map<String, @Nullable Object> cells = KnownColumns.EVENT.cells(event.values());
         Map<String, String> custom = CustomValues.of(event.values(), Fields.EVENT);
-        cells.put("custom", custom.isEmpty() ? null : CustomValues.written(custom));
+        cells.put(KnownColumns.CUSTOM, custom.isEmpty() ? null : CustomValues.written(custom));
         cells.put("record_key", key);
         cells.put("fingerprint", fingerprint);
         return new EventRow(key, fingerprint, event.personId(), cells);
@@ -150,37 +114,11 @@ final class RowMapping {
         String name = field.name();
         return switch (field.type()) {
             case IDENTIFIER, TEXT -> event.text(name);
-            case TEXTS -> String.join(EventColumns.KEYWORD_SEPARATOR, event.texts(name));
+            case TEXTS -> String.join(KnownColumns.KEYWORD_SEPARATOR, event.texts(name));
             case CODINGS -> Coding.written(event.codings(name));
             case DATE -> event.date(name).toString();
             case NUMBER -> event.number(name).toString();
             case FLAG -> String.valueOf(event.values().get(name));
         };
-    }
-
-    private static @Nullable String text(Map<String, FieldValue> values, String field) {
-        return values.get(field) instanceof FieldValue.OfText(String text) ? text : null;
-    }
-
-    private static Optional<DateRange> date(Map<String, FieldValue> values, String field) {
-        return values.get(field) instanceof FieldValue.OfDate(DateRange days) ? Optional.of(days) : Optional.empty();
-    }
-
-    private static void putText(Map<String, FieldValue> values, String field, @Nullable String text) {
-        if (text != null) {
-            values.put(field, new FieldValue.OfText(text));
-        }
-    }
-
-    private static @Nullable LocalDate first(Optional<DateRange> days) {
-        return days.map(range -> LocalDate.ofEpochDay(range.first())).orElse(null);
-    }
-
-    private static @Nullable LocalDate last(Optional<DateRange> days) {
-        return days.map(range -> LocalDate.ofEpochDay(range.last())).orElse(null);
-    }
-
-    private static Optional<DateRange> range(@Nullable LocalDate first, @Nullable LocalDate last) {
-        return first == null || last == null ? Optional.empty() : Optional.of(DateRange.between(first, last));
     }
 }

@@ -144,7 +144,7 @@ class TakingBack {
             return deliveries.fingerprintOfEvent(did.recordKey()).orElse("").equals(did.made());
         }
         Optional<String> now = records.people(new String[] {did.recordKey()}).stream()
-                .map(stored -> RowMapping.person(stored.row(), fields))
+                .map(stored -> RowMapping.person(stored, fields))
                 .map(DeliveryNotes::fingerprint)
                 .findFirst();
         return now.orElse("").equals(did.made());

@@ -86,6 +86,11 @@ watch(
 </template>
 
 <style scoped>
+/* The ring of a first field that has the focus would be cut off. */
+form {
+  padding-top: 4px;
+}
+
 form:not(.form) > .buttons {
   margin-top: 10px;
 }

@@ -357,6 +357,9 @@ function logWritten() {
 
 .columns label {
   display: block;
+  padding-left: 24px;
+  text-indent: -24px;
+  break-inside: avoid;
 }
 
 .left-out {

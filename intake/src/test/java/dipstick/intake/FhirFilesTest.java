@@ -182,7 +182,7 @@ class FhirFilesTest {
 
         assertThatThrownBy(() -> propose(file))
                 .isInstanceOf(UnreadableRows.class)
-                .hasMessage("From here on the file is no JSON, or it is cut off, after 1 whole resources.")
+                .hasMessage("From here on the file is no JSON, or it is cut off, after 1 whole resource.")
                 .extracting(failure -> ((UnreadableRows) failure).line())
                 .isEqualTo(2L);
     }

@@ -97,7 +97,8 @@ final class Resources implements Closeable {
                 if (unreadable == 0) {
                     throw new UnreadableRows(
                             Math.max(1, lines.line()),
-                            "From here on the file is no JSON, or it is cut off, after " + place + " whole resources.");
+                            "From here on the file is no JSON, or it is cut off, after " + place
+                                    + (place == 1 ? " whole resource." : " whole resources."));
                 }
                 parser = JSON.createParser(lines);
             }

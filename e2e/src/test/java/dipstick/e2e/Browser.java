@@ -174,6 +174,11 @@ final class Browser implements AutoCloseable {
                 .orElse(null));
     }
 
+    /** One that is there, whether it is seen or not, such as what picks a file behind a button. */
+    WebElement await(String css) {
+        return until(_ -> findAll(css).stream().findFirst().orElse(null));
+    }
+
     List<WebElement> findAll(String css) {
         return driver.findElements(By.cssSelector(css));
     }

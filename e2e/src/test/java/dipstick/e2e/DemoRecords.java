@@ -110,6 +110,6 @@ final class DemoRecords {
     }
 
     private void bring(String picker, Path file) {
-        browser.findAll(picker).getFirst().sendKeys(file.toString());
+        browser.await(picker).sendKeys(file.toString());
     }
 }

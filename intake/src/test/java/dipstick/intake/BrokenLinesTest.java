@@ -56,6 +56,18 @@ class BrokenLinesTest {
     }
 
     @Test
+    void where_it_ends_is_counted_over_the_lines_that_were_left_out() {
+        assertThatThrownBy(() -> made(patient("1") + "{\"id\":}\n" + patient("3") + "{\"id\":"))
+                .isInstanceOf(UnreadableRows.class)
+                .extracting(failure -> ((UnreadableRows) failure).line())
+                .isEqualTo(4L);
+        assertThatThrownBy(() -> made(patient("1") + "{\"id\":}\n" + patient("3") + "7\n"))
+                .isInstanceOf(UnreadableRows.class)
+                .extracting(failure -> ((UnreadableRows) failure).line())
+                .isEqualTo(4L);
+    }
+
+    @Test
     void a_line_that_is_cut_off_takes_no_line_with_it_silently() throws IOException {
         Made made = made(patient("1") + "{\"resourceType\":\"Patient\",\"name\":[\n" + patient("3") + patient("4"));
 

@@ -5,7 +5,8 @@ import java.io.Reader;
 
 /**
  * A text that is handed on line by line, never more than one at once: where what reads it stumbles, nothing of the lines after is
- * lost in its hands, and another reader can go on with them.
+ * lost in its hands, and another reader can go on with them. A text of which a part is no line is handed on in large pieces from
+ * then on, which is faster.
  */
 final class Lines extends Reader {
     private static final int SIZE = 1 << 16;
@@ -17,6 +18,7 @@ final class Lines extends Reader {
     /** Where what was handed on last begins. */
     private int given;
 
+    private boolean byLine = true;
     private boolean givenBeginsLine;
     private boolean nextBeginsLine = true;
     private long line;
@@ -26,7 +28,7 @@ final class Lines extends Reader {
         this.text = text;
     }
 
-    /** That which was handed on last, counted from 1. */
+    /** That which was handed on last, counted from 1, as long as lines are. */
     long line() {
         return line;
     }
@@ -38,7 +40,7 @@ final class Lines extends Reader {
 
     /** Whether what was handed on last begins its line, with a brace and more: so begins a resource that is a line of its own. */
     boolean beginsLineOfItsOwn() {
-        return givenBeginsLine && buffer[given] == '{' && !isBlank(given + 1, next);
+        return byLine && givenBeginsLine && buffer[given] == '{' && !isBlank(given + 1, next);
     }
 
     private boolean isBlank(int from, int to) {
@@ -54,10 +56,21 @@ final class Lines extends Reader {
         if (next == end && !fill()) {
             return -1;
         }
+        int most = Math.min(end, next + length);
+        if (byLine) {
+            lineUpTo(most);
+        } else {
+            given = next;
+            next = most;
+        }
+        System.arraycopy(buffer, given, into, at, next - given);
+        return next - given;
+    }
+
+    private void lineUpTo(int most) {
         given = next;
         givenBeginsLine = nextBeginsLine;
         line += givenBeginsLine ? 1 : 0;
-        int most = Math.min(end, next + length);
         while (next < most && buffer[next] != '\n') {
             next++;
         }
@@ -66,8 +79,11 @@ final class Lines extends Reader {
         if (givenBeginsLine && nextBeginsLine && isBlank(given, next)) {
             lastBlank = line;
         }
-        System.arraycopy(buffer, given, into, at, next - given);
-        return next - given;
+    }
+
+    /** Hands on large pieces from now on. */
+    void noLines() {
+        byLine = false;
     }
 
     /** Hands on anew what was handed on last. */

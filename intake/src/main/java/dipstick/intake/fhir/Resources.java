@@ -40,6 +40,8 @@ final class Resources implements Closeable {
     private boolean inEntries;
     /** The line in which a root begins that is a line of its own; 0 for one that is not. */
     private long lineOfRoot;
+    /** How many there were before what the parser reads. */
+    private long linesBefore;
     /** Lines that were passed, and are still to be told. */
     private long unreadable;
     /** What a root says besides its entries. */
@@ -95,12 +97,16 @@ final class Resources implements Closeable {
             } catch (JacksonException broken) {
                 unreadable = linesPassed();
                 if (unreadable == 0) {
+                    int line = broken.getLocation() == null
+                            ? 1
+                            : broken.getLocation().getLineNr();
                     throw new UnreadableRows(
-                            Math.max(1, lines.line()),
+                            linesBefore + Math.max(1, line),
                             "From here on the file is no JSON, or it is cut off, after " + place
                                     + (place == 1 ? " whole resource." : " whole resources."));
                 }
                 parser = JSON.createParser(lines);
+                linesBefore = lines.line();
             }
         }
         unreadable--;
@@ -130,10 +136,16 @@ final class Resources implements Closeable {
             return Optional.empty();
         }
         if (token != JsonToken.START_OBJECT) {
-            throw new UnreadableRows(lines.line(), "A FHIR resource begins with a brace; this does not.");
+            throw new UnreadableRows(
+                    linesBefore + parser.currentTokenLocation().getLineNr(),
+                    "A FHIR resource begins with a brace; this does not.");
         }
         root = JSON.createObjectNode();
-        lineOfRoot = lines.beginsLineOfItsOwn() ? lines.line() : 0;
+        if (lines.beginsLineOfItsOwn()) {
+            lineOfRoot = lines.line();
+        } else {
+            lines.noLines();
+        }
         return restOfRoot();
     }
 

@@ -28,7 +28,9 @@ class PasswordRules {
     /** A shorter word of a name is in many words. */
     private static final int SHORTEST_NAME = 4;
 
+    /** Its words take tens of megabytes, and are read once. */
     private static final Zxcvbn STRENGTH = new Zxcvbn();
+
     private final PracticeSettings settings;
 
     PasswordRules(PracticeSettings settings) {

@@ -18,7 +18,7 @@ public enum FileFormat {
     ICALENDAR("iCalendar", "iCalendar", "ics");
 
     /** How names of files end that are packed, whatever is in them. */
-    public static final List<String> PACKED = List.of("gz", "zip");
+    private static final List<String> PACKED = List.of("gz", "zip");
 
     private final String shortName;
     private final String holds;

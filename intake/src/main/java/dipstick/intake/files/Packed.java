@@ -12,7 +12,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
@@ -150,6 +149,10 @@ public final class Packed {
 
         private static final int FIRST = 6;
 
+        /** How PNG, JPEG, GIF and TIFF begin. */
+        private static final List<String> PICTURES =
+                List.of("\u0089PNG", "\u00FF\u00D8\u00FF", "GIF87a", "GIF89a", "II*\0", "MM\0*");
+
         static Kind of(Path file) throws IOException {
             byte[] bytes;
             try (InputStream in = Files.newInputStream(file)) {
@@ -166,8 +169,7 @@ public final class Packed {
             if (first.startsWith("%PDF-")) {
                 return PDF;
             }
-            if (Stream.of("\u0089PNG", "\u00FF\u00D8\u00FF", "GIF87a", "GIF89a", "II*\0", "MM\0*")
-                    .anyMatch(first::startsWith)) {
+            if (PICTURES.stream().anyMatch(first::startsWith)) {
                 return PICTURE;
             }
             return first.startsWith("PK\u0003\u0004") ? ofZip(file) : TEXT;

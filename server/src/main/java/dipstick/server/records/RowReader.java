@@ -24,12 +24,6 @@ abstract class RowReader<T> extends BaseTypeHandler<T> {
         return read(row);
     }
 
-    /** Empty where it is missing. */
-    static String text(ResultSet row, int column) throws SQLException {
-        String text = row.getString(column);
-        return text == null ? "" : text;
-    }
-
     /** @param first the column of the first day, which that of the last follows */
     static Optional<DateRange> days(ResultSet row, int first) throws SQLException {
         LocalDate day = row.getObject(first, LocalDate.class);
